@@ -1,0 +1,30 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  // `checkOrigin` compares with the request's own host; the middleware also knows CHERT_ORIGIN.
+  security: { checkOrigin: false },
+  devToolbar: { enabled: false },
+  server: { host: '127.0.0.1', port: 4870 },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data: blob:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "object-src 'none'",
+        "base-uri 'none'",
+        "form-action 'self'",
+      ],
+    },
+  },
+  vite: {
+    build: { assetsInlineLimit: 0 },
+    ssr: { external: ['better-sqlite3'] },
+  },
+});

@@ -1,0 +1,33 @@
+/**
+ * The one table of tolerances. Lengths in feet, sizes in inches, times in minutes.
+ * Settings may override those that an inspector has reason to change (see `job/settings.ts`).
+ */
+export const TOLERANCES = {
+  /** Two readings closer than this are one place: half of the tenth that a counter shows. */
+  samePlaceFt: 0.05,
+  /** Fixed part of a reading's σ: footage is usually spoken to the foot, so ±½ ft. */
+  readingSigmaFt: 0.5,
+  /** Part of a reading's σ that grows with distance: cable creep, as a share of the distance. */
+  readingSigmaRatio: 0.005,
+  /** A homecoming error beyond this plus `homecomingRatio` of the farthest reading is asked about. */
+  homecomingFt: 1,
+  homecomingRatio: 0.02,
+  /** A thing this far past the run's end cannot have been seen. */
+  beyondEndFt: 0.5,
+  /** A stretch of pipe shorter than this is not a pipe but two names for one spot. */
+  zeroLengthFt: 0.5,
+  /** A said length may differ from its two ends by this: each end is spoken to the foot. */
+  saidLengthFt: 1,
+  /** A counter that runs this far against the direction of the pass has jumped. */
+  readingJumpFt: 2,
+  /** Two sightings of one kind in one pass within this are probably one thing. */
+  nearDuplicateFt: 2,
+  /** A locate serves a dig when it lies this close to it. */
+  locateReachFt: 3,
+  /** A pool is held by a lip when its downstream end lies this close to it. */
+  atLipFt: 2,
+  /** Water may stand this much deeper than the lip that holds it (surface tension, debris on the lip). */
+  atLipIn: 0.25,
+  /** A failed finding this close to an obstruction end is the obstruction. */
+  atObstructionFt: 2,
+} as const;

@@ -1,0 +1,22 @@
+import type { Entry, EntryDraft } from '../log/entry';
+import type { Pass } from '../log/vocabulary';
+
+/** What the call-out line knows of the run it writes to. */
+export type CalloutContext = {
+  /** The counter now; `null` when there is none. */
+  readonly counterFt: number | null;
+  readonly pass: Pass;
+  /** Bore of the pipe at the counter, inches; `null` when not known. */
+  readonly boreHereIn: number | null;
+  /** Standing entries of the run, oldest first. */
+  readonly standing: readonly Entry[];
+  /** Ids of stretches without an end. */
+  readonly openIds: ReadonlySet<string>;
+};
+
+/** What a reader made of a call-out. */
+export type Reading = {
+  readonly drafts: readonly EntryDraft[];
+  /** What is still wanted, in a few words each. */
+  readonly missing: readonly string[];
+};

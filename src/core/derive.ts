@@ -1,0 +1,60 @@
+import { settingsInForce } from './job/settings';
+import type { Inspection } from './job/inspection';
+import { type CheckContext, type Issue } from './judge/check';
+import { runChecks } from './judge/checks/index';
+import type { Finding } from './judge/finding';
+import { judgeFindings } from './judge/findings';
+import {
+  type Completeness,
+  judgeCompleteness,
+  judgeOverall,
+  listAbsences,
+  type Overall,
+} from './judge/verdict';
+import { buildLateral, groupRunsByLine, type Lateral } from './lateral/lateral';
+import { foldLog, type FoldedLog } from './log/fold';
+import type { DefectKind } from './log/vocabulary';
+import type { Settings } from './job/settings';
+
+/** Everything that is computed from an inspection. Nothing in it is stored. */
+export type Derived = {
+  readonly inspection: Inspection;
+  readonly settings: Settings;
+  readonly logs: ReadonlyMap<string, FoldedLog>;
+  /** The house line. */
+  readonly lateral: Lateral;
+  /** Other lines, each on its own axis. */
+  readonly branches: readonly Lateral[];
+  readonly findings: readonly Finding[];
+  readonly checks: readonly Issue[];
+  readonly overall: Overall;
+  readonly completeness: Completeness;
+  readonly absences: readonly DefectKind[];
+};
+
+/**
+ * Computes lateral, findings, checks and verdict from an inspection. A pure function: the same
+ * inspection gives the same answer, anywhere and at any time.
+ */
+export function derive(inspection: Inspection): Derived {
+  const settings = settingsInForce(inspection.settings);
+  const logs = new Map(inspection.runs.map((run) => [run.id, foldLog(run.entries)]));
+  const laterals = [...groupRunsByLine(inspection)].map(([lineId, runs]) =>
+    buildLateral(inspection, lineId, runs, logs, settings),
+  );
+  const findings = judgeFindings(inspection, laterals, settings);
+  const context: CheckContext = { inspection, laterals, findings, settings };
+  const checks = runChecks(context);
+  return {
+    inspection,
+    settings,
+    logs,
+    lateral: laterals[0]!,
+    branches: laterals.slice(1),
+    findings,
+    checks,
+    overall: judgeOverall(laterals, findings, checks),
+    completeness: judgeCompleteness(laterals),
+    absences: listAbsences(laterals, findings),
+  };
+}

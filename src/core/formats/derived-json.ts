@@ -1,0 +1,116 @@
+import { roundTo } from '../base/numbers';
+import type { Derived } from '../derive';
+import type { Finding } from '../judge/finding';
+import type { Lateral } from '../lateral/lateral';
+import type { RunAxis } from '../measure/placement';
+import { composeReport } from '../report/compose';
+
+/** Footages are printed to the thousandth: far below any tape, and free of binary noise. */
+const ft = (value: number) => roundTo(value, 3);
+
+/** The object that the headless door prints. Fields may be added, not renamed. */
+export function derivedJson(derived: Derived): Record<string, unknown> {
+  const report = composeReport(derived);
+  return {
+    lateral: {
+      ...lateralJson(derived.lateral),
+      // Ties join runs of different accesses; with runs of one access there is nothing to solve.
+      ties: [],
+      branches: derived.branches.map((branch) => ({
+        lineId: branch.lineId,
+        ...lateralJson(branch),
+        ties: [],
+        branches: [],
+      })),
+    },
+    checks: derived.checks,
+    findings: derived.findings.map(findingJson),
+    plans: [],
+    pick: null,
+    report: {
+      overall: derived.overall,
+      completeness: derived.completeness,
+      headline: report.headline,
+      absences: derived.absences,
+      limits: report.limits,
+      steps: report.steps,
+      coverage: coverageJson(derived.lateral),
+      blocks: report.blocks,
+    },
+  };
+}
+
+function coverageJson({ coverage }: Lateral) {
+  return {
+    clearFt: ft(coverage.clearFt),
+    obscuredFt: ft(coverage.obscuredFt),
+    unreachedFt: coverage.unreachedFt === null ? null : ft(coverage.unreachedFt),
+  };
+}
+
+function lateralJson(lateral: Lateral) {
+  const { terminus } = lateral;
+  return {
+    reachedMain: lateral.reachedMain,
+    terminus: terminus && {
+      kind: terminus.kind,
+      stationFt: ft(terminus.stationFt),
+      confirmedBy: terminus.confirmedBy,
+    },
+    segments: lateral.segments.map((segment) => ({
+      fromFt: ft(segment.fromFt),
+      toFt: ft(segment.toFt),
+      material: segment.material,
+      diameterIn: segment.diameterIn,
+      lined: segment.lined,
+      certainty: segment.certainty,
+      zone: segment.zone,
+      responsibleSide: segment.responsibleSide,
+    })),
+    features: lateral.features.map((feature) => ({
+      feature: feature.feature,
+      stationFt: ft(feature.stationFt),
+      sigmaFt: ft(feature.sigmaFt),
+      clock: feature.clock,
+      serves: feature.serves,
+      entryIds: feature.entryIds,
+    })),
+    coverage: coverageJson(lateral),
+    runs: [...lateral.axes, ...lateral.unplaced].map(runJson),
+  };
+}
+
+function runJson(axis: RunAxis) {
+  return {
+    id: axis.run.id,
+    placed: axis.placed,
+    originFt: axis.placed ? ft(axis.originFt) : null,
+    scale: axis.placed ? axis.scale : null,
+    misclosureFt: ft(axis.home.misclosureFt),
+  };
+}
+
+function findingJson(finding: Finding) {
+  const { placed, span } = finding;
+  return {
+    id: finding.id,
+    number: finding.number,
+    lineId: finding.lineId,
+    kind: finding.kind,
+    fromFt: placed ? ft(span.fromFt) : null,
+    toFt: placed ? ft(span.toFt) : null,
+    sigmaFt: placed ? ft(finding.sigmaFt) : null,
+    severity: finding.severity,
+    range: finding.range,
+    action: finding.action,
+    provisional: finding.provisional,
+    verified: finding.verified,
+    courtesy: finding.courtesy,
+    clockFrom: finding.clock?.from ?? null,
+    clockTo: finding.clock?.to ?? null,
+    responsibleSide: finding.responsibleSide,
+    because: finding.because,
+    causes: finding.causes,
+    entryIds: finding.entryIds,
+  };
+}

@@ -1,0 +1,105 @@
+import { type Fault, sayGot } from '../base/fault';
+import type { Inspection } from '../job/inspection';
+import type { Run } from '../job/run';
+
+/** Faults of ids: named twice, or naming something that is not in the file. */
+export function findReferenceFaults(inspection: Inspection): Fault[] {
+  const faults: Fault[] = [];
+  const accessIds = uniqueIds(inspection.accessPoints, 'accessPoints', faults);
+  const runIds = uniqueIds(inspection.runs, 'runs', faults);
+  const lineIds = uniqueIds(inspection.lines ?? [], 'lines', faults);
+  uniqueIds(inspection.ties, 'ties', faults);
+
+  const expect = (path: string, known: ReadonlySet<string>, what: string, got: string) => {
+    if (!known.has(got)) {
+      faults.push({ path, expected: `the id of ${what} in this file`, got: sayGot(got) });
+    }
+  };
+
+  if (inspection.runs.length > 0) {
+    expect('job.referenceRunId', runIds, 'a run', inspection.job.referenceRunId);
+  }
+  (inspection.lines ?? []).forEach((line, index) => {
+    if (line.joins !== undefined) expect(`lines[${index}].joins`, lineIds, 'a line', line.joins);
+  });
+  inspection.runs.forEach((run, index) => {
+    expect(`runs[${index}].accessPointId`, accessIds, 'an access point', run.accessPointId);
+    if (run.lineId !== undefined && inspection.lines) {
+      expect(`runs[${index}].lineId`, lineIds, 'a line', run.lineId);
+    }
+    faults.push(...entryReferenceFaults(run, `runs[${index}]`));
+  });
+  const entryIds = new Map(
+    inspection.runs.map((run) => [run.id, new Set(run.entries.map((entry) => entry.id))]),
+  );
+  inspection.ties.forEach((tie, index) => {
+    tie.sightings.forEach((sighting, at) => {
+      const path = `ties[${index}].sightings[${at}]`;
+      expect(`${path}.runId`, runIds, 'a run', sighting.runId);
+      const known = entryIds.get(sighting.runId);
+      if (known) expect(`${path}.entryId`, known, 'an entry of that run', sighting.entryId);
+    });
+  });
+  (inspection.spans ?? []).forEach((span, index) => {
+    const path = `spans[${index}]`;
+    expect(`${path}.fromAccessPointId`, accessIds, 'an access point', span.fromAccessPointId);
+    expect(`${path}.toAccessPointId`, accessIds, 'an access point', span.toAccessPointId);
+  });
+  return faults;
+}
+
+function entryReferenceFaults(run: Run, under: string): Fault[] {
+  const faults: Fault[] = [];
+  const known = new Map<string, string>();
+  run.entries.forEach((entry, index) => {
+    const text = JSON.stringify(entry);
+    const before = known.get(entry.id);
+    // The same entry sent twice is one entry; the same id on two different entries is a fault.
+    if (before !== undefined && before !== text) {
+      faults.push({
+        path: `${under}.entries[${index}].id`,
+        expected: 'an id that no other entry of this run has',
+        got: sayGot(entry.id),
+      });
+    }
+    known.set(entry.id, text);
+  });
+  const kindOf = new Map(run.entries.map((entry) => [entry.id, entry.kind]));
+  run.entries.forEach((entry, index) => {
+    const targets: [string, string | undefined][] = [
+      ['replaces', entry.replaces],
+      ['retracts', entry.kind === 'retract' ? entry.retracts : undefined],
+      ['closes', entry.kind === 'close' ? entry.closes : undefined],
+    ];
+    for (const [key, target] of targets) {
+      if (target === undefined) continue;
+      if (target === entry.id || !kindOf.has(target)) {
+        faults.push({
+          path: `${under}.entries[${index}].${key}`,
+          expected: 'the id of another entry of this run',
+          got: sayGot(target),
+        });
+      }
+    }
+  });
+  return faults;
+}
+
+function uniqueIds(
+  items: readonly { readonly id: string }[],
+  under: string,
+  faults: Fault[],
+): Set<string> {
+  const seen = new Set<string>();
+  items.forEach((item, index) => {
+    if (seen.has(item.id)) {
+      faults.push({
+        path: `${under}[${index}].id`,
+        expected: 'an id that nothing else in the list has',
+        got: sayGot(item.id),
+      });
+    }
+    seen.add(item.id);
+  });
+  return seen;
+}

@@ -1,0 +1,42 @@
+import Joi from 'joi';
+import { length, oneOf, ratio } from '../base/joi';
+
+/** What an inspector may change about the computation. Every value has a default. */
+export type Settings = {
+  /** Out and back sightings closer than this are one thing, feet. */
+  readonly mergeFt: number;
+  /** Where the cable is taken to have slipped: evenly, or all of it while pushing out. */
+  readonly slipOn: 'even' | 'out';
+  /** Which pass gives the station where both saw a thing: the back pass pulls a taut cable. */
+  readonly trustPass: 'back' | 'out';
+  /** Water counts as drained without a remark after this many minutes. */
+  readonly minDrainMin: number;
+  /** How far an eyeballed inch may be out, inches. */
+  readonly eyeSizeIn: number;
+  /** How far an eyeballed share may be out. */
+  readonly eyeShareRatio: number;
+};
+
+export const DEFAULT_SETTINGS: Settings = {
+  mergeFt: 2,
+  slipOn: 'even',
+  trustPass: 'back',
+  minDrainMin: 5,
+  eyeSizeIn: 0.5,
+  eyeShareRatio: 0.1,
+};
+
+/** Settings as a file keeps them: only what differs from the defaults. */
+export const settingsSchema = Joi.object({
+  mergeFt: length().max(20),
+  slipOn: oneOf(['even', 'out']),
+  trustPass: oneOf(['back', 'out']),
+  minDrainMin: Joi.number().min(0).max(600),
+  eyeSizeIn: length().max(6),
+  eyeShareRatio: ratio(),
+});
+
+/** The settings in force: the defaults with what differs laid over them. */
+export function settingsInForce(differing: Partial<Settings>): Settings {
+  return { ...DEFAULT_SETTINGS, ...differing };
+}

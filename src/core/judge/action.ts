@@ -1,0 +1,154 @@
+import { TOLERANCES } from '../base/tolerances';
+import { gapBetweenFt, type Interval } from '../base/interval';
+import { PAVED_ZONES } from '../lateral/zones';
+import type { Profile } from '../job/job';
+import type { Certainty, DefectKind, Zone } from '../log/vocabulary';
+import type { Action, DefectFacts, Reason, Severity } from './grade';
+import { fillRatioOf } from './severity/standing-water';
+import { showsSoil } from './severity/bounds';
+
+/** What the choice of action looks at, beyond the defect itself. */
+export type ActionContext = {
+  readonly severity: Severity;
+  readonly facts: DefectFacts;
+  readonly certainty: Certainty;
+  readonly verified: boolean;
+  readonly ourDoing: boolean;
+  readonly zone: Zone | null;
+  readonly span: Interval;
+  readonly profile: Profile;
+  readonly households: number;
+  /** Where the line's runs were stopped by an obstruction. */
+  readonly obstructionsFt: readonly number[];
+  /** Whether a fixture's water backed up. */
+  readonly backsUp: boolean;
+  /** Height of the lip that holds this pool, inches; `null` when none does. */
+  readonly heldByLipIn: number | null;
+};
+
+const STRUCTURE: readonly DefectKind[] = [
+  'crack', 'break', 'hole', 'collapse', 'offset', 'gap', 'deformation', 'wall-loss', 'spalling',
+  'coupling-failed', 'intruding-tap', 'lip',
+]; // prettier-ignore
+const DEPOSITS: readonly DefectKind[] = ['grease', 'scale', 'debris', 'mineral'];
+/** Slight ones of these are cleaned out in the ordinary course. */
+const CLEANED_WHEN_SLIGHT: readonly DefectKind[] = ['roots', 'grease', 'scale', 'debris'];
+/** From this bore on, roots serving one household leave room enough for upkeep to hold. */
+const ROOMY_BORE_IN = 6;
+/** Above this share of the bore, roots or deposit block the flow. */
+const BLOCKED_ABOVE = 0.9;
+
+/** Why a finding blocks the flow, or `null` when it does not. Standing water alone never blocks. */
+export function blockageOf(
+  context: Pick<ActionContext, 'severity' | 'facts' | 'span' | 'obstructionsFt' | 'backsUp'>,
+): string | null {
+  const { facts, severity, span } = context;
+  if (facts.kind === 'collapse') return 'a collapse blocks the flow';
+  if (facts.kind === 'standing-water') return null;
+  const fills = facts.kind === 'roots' || DEPOSITS.includes(facts.kind);
+  if (fills && (facts.extentRatio ?? 0) > BLOCKED_ABOVE) {
+    return 'more than nine tenths of the bore is filled';
+  }
+  if (severity !== 'failed') return null;
+  const stopped = context.obstructionsFt.some(
+    (stationFt) =>
+      gapBetweenFt(span, { fromFt: stationFt, toFt: stationFt }) <= TOLERANCES.atObstructionFt,
+  );
+  if (stopped) return 'the camera was stopped here';
+  return context.backsUp ? 'fixture water backed up' : null;
+}
+
+function chooseByTable(context: ActionContext): { action: Action; reason: Reason } {
+  const { severity, facts, profile } = context;
+  const { kind } = facts;
+  const renew = profile === 'renew-first';
+  const said = (action: Action, text: string) => ({
+    action,
+    reason: { rule: `action-${severity}-${action}`, text },
+  });
+  if (severity === 'slight') {
+    return CLEANED_WHEN_SLIGHT.includes(kind)
+      ? said('upkeep', 'slight, and cleaning holds it')
+      : said('monitor', 'slight: look again when the line is next opened');
+  }
+  if (severity === 'moderate') {
+    const held =
+      kind === 'roots' || DEPOSITS.includes(kind) ||
+      (kind === 'standing-water' && context.heldByLipIn !== null); // prettier-ignore
+    if (renew && (kind === 'roots' || STRUCTURE.includes(kind))) {
+      return said('repair', 'moderate: Renew first repairs roots and structure at this grade');
+    }
+    return held
+      ? said('upkeep', 'moderate, and upkeep holds it')
+      : said('monitor', 'moderate: watch it, no work yet');
+  }
+  if (severity === 'major') {
+    if (DEPOSITS.includes(kind)) return said('upkeep', 'major, but cleaning removes it');
+    const roomy =
+      kind === 'roots' && (facts.boreIn ?? 0) >= ROOMY_BORE_IN && context.households <= 1;
+    if (!renew && roomy) {
+      return said('upkeep', `major, but in a ${facts.boreIn} in pipe that serves one household`);
+    }
+    return said('repair', 'major: it calls for repair');
+  }
+  return said('repair', 'failed: it calls for repair');
+}
+
+/** Why a failed finding cannot wait, or `null` when it can. */
+function urgencyOf(context: ActionContext): Reason | null {
+  const { facts, severity, zone } = context;
+  if (facts.kind === 'utility-crossing') {
+    const text = 'people are at risk: stop, pull back, do not cut or jet, and call the utility';
+    return { rule: 'urgent-utility', text };
+  }
+  const blocked = blockageOf(context);
+  if (blocked !== null) return { rule: 'urgent-blocked', text: `urgent: ${blocked}` };
+  if (severity === 'failed' && showsSoil(facts) && zone !== null && PAVED_ZONES.includes(zone)) {
+    const text = 'urgent: soil is visible under a pavement, which may sink';
+    return { rule: 'urgent-soil', text };
+  }
+  return null;
+}
+
+/** What to do about a finding, by severity and judgement profile. */
+export function chooseAction(context: ActionContext): {
+  readonly action: Action;
+  readonly because: readonly Reason[];
+} {
+  const { facts, certainty } = context;
+  if (context.ourDoing) {
+    const text = 'no action, because this inspection caused it; the house is not charged with it';
+    return { action: 'none', because: [{ rule: 'our-doing', text }] };
+  }
+  const urgent = urgencyOf(context);
+  const lookAgain = (rule: string, text: string) => ({
+    action: 'look-again' as const,
+    because: [{ rule, text }],
+  });
+  if (facts.kind === 'utility-crossing') return { action: 'urgent', because: [urgent!] };
+  if (facts.kind === 'unidentified') {
+    return lookAgain('look-unidentified', 'nobody could name it: clean and look again');
+  }
+  if (certainty === 'cannot-tell') {
+    return lookAgain('look-cannot-tell', 'it could not be told for certain: clean and look again');
+  }
+  if (facts.kind === 'standing-water' && !context.verified) {
+    const text = 'seen while water ran or still drained: drain the line and look again';
+    return lookAgain('water-unverified', text);
+  }
+  if (urgent) return { action: 'urgent', because: [urgent] };
+  const lipIn = context.heldByLipIn;
+  if (lipIn !== null && deeperThanLip(facts, lipIn)) {
+    const text = 'the pool is deeper than the lip could hold: lip and belly compete';
+    return lookAgain('lip-and-belly', text);
+  }
+  const { action, reason } = chooseByTable(context);
+  return { action, because: [reason] };
+}
+
+/** Whether a pool stands deeper than the lip at its end could hold. */
+export function deeperThanLip(facts: DefectFacts, lipIn: number): boolean {
+  const ratio = fillRatioOf(facts);
+  const depthIn = facts.depthIn ?? (ratio !== null && facts.boreIn ? ratio * facts.boreIn : null);
+  return depthIn !== null && depthIn > lipIn + TOLERANCES.atLipIn;
+}

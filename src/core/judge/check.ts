@@ -1,0 +1,55 @@
+import type { Inspection } from '../job/inspection';
+import type { Settings } from '../job/settings';
+import type { Lateral } from '../lateral/lateral';
+import type { Entry } from '../log/entry';
+import type { RunAxis } from '../measure/placement';
+import type { Finding } from './finding';
+
+export type Level = 'blocker' | 'warning';
+
+/** Something to clear before the report goes out. */
+export type Issue = {
+  readonly code: string;
+  readonly level: Level;
+  /** What is wrong, naming the readings and the run. */
+  readonly message: string;
+  /** The one thing that clears it. */
+  readonly action: string;
+  readonly runIds: readonly string[];
+  readonly entryIds: readonly string[];
+};
+
+/** What a check may look at. */
+export type CheckContext = {
+  readonly inspection: Inspection;
+  readonly laterals: readonly Lateral[];
+  readonly findings: readonly Finding[];
+  readonly settings: Settings;
+};
+
+/** One check: a stable code, its level, and how it finds its issues. */
+export type Check = {
+  readonly code: string;
+  readonly level: Level;
+  readonly find: (context: CheckContext) => readonly Omit<Issue, 'code' | 'level'>[];
+};
+
+/** Every run of the inspection on its axis, placed or not. */
+export function allAxes(context: CheckContext): RunAxis[] {
+  return context.laterals.flatMap((lateral) => [...lateral.axes, ...lateral.unplaced]);
+}
+
+/** Runs a search over every run and gathers what it finds. */
+export function perRun<T>(context: CheckContext, find: (axis: RunAxis) => readonly T[]): T[] {
+  return allAxes(context).flatMap(find);
+}
+
+/** A reading as it stands on the counter ("43.0"); "no reading" when nobody said it. */
+export function sayReading(readingFt: number | null): string {
+  return readingFt === null ? 'no reading' : `${readingFt.toFixed(1)} ft`;
+}
+
+/** Where an entry was logged: "run R1 at 43.0 ft". */
+export function sayWhere(axis: RunAxis, entry: Entry): string {
+  return `run ${axis.run.id} at ${sayReading(entry.readingFt)}`;
+}

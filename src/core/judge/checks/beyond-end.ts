@@ -1,0 +1,27 @@
+import { TOLERANCES } from '../../base/tolerances';
+import { readingsOf } from '../../measure/reading';
+import { type Check, perRun, sayReading } from '../check';
+
+/** A thing logged farther out than the run went. */
+export const beyondEnd: Check = {
+  code: 'beyond-end',
+  level: 'blocker',
+  find: (context) =>
+    perRun(context, ({ run, log, home }) => {
+      if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null)) return [];
+      return log.standing.flatMap((entry) => {
+        const beyond = readingsOf(entry).find(
+          (reading) => reading > home.farthestFt + TOLERANCES.beyondEndFt,
+        );
+        if (beyond === undefined) return [];
+        return [
+          {
+            message: `Run ${run.id} ends at ${sayReading(home.farthestFt)}, but the log has a ${entry.kind} at ${sayReading(beyond)}.`,
+            action: 'Correct the footage, or correct the end.',
+            runIds: [run.id],
+            entryIds: [entry.id],
+          },
+        ];
+      });
+    }),
+};

@@ -1,0 +1,23 @@
+import { endsLine } from '../../lateral/terminus';
+import { type Check, perRun, sayReading } from '../check';
+
+/** An end called main or tank that nobody confirmed by sight or by a locate. */
+export const endUnconfirmed: Check = {
+  code: 'end-unconfirmed',
+  level: 'blocker',
+  find: (context) =>
+    perRun(context, ({ run, log }) =>
+      log.standing.flatMap((entry) =>
+        entry.kind === 'end' && endsLine(entry.reason) && entry.confirmedBy === 'none'
+          ? [
+              {
+                message: `Run ${run.id} ends at ${sayReading(entry.readingFt)} as the ${entry.reason}, not confirmed.`,
+                action: 'Confirm it: see the larger pipe or the tank, or locate the head.',
+                runIds: [run.id],
+                entryIds: [entry.id],
+              },
+            ]
+          : [],
+      ),
+    ),
+};

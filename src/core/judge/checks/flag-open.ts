@@ -1,0 +1,22 @@
+import { type Check, perRun, sayWhere } from '../check';
+
+/** A flag that nobody settled. */
+export const flagOpen: Check = {
+  code: 'flag-open',
+  level: 'blocker',
+  find: (context) =>
+    perRun(context, (axis) =>
+      axis.log.standing.flatMap((entry) =>
+        entry.kind === 'flag'
+          ? [
+              {
+                message: `A flag at ${sayWhere(axis, entry)} is not settled${entry.note ? `: "${entry.note}"` : '.'}`,
+                action: 'Say what was there, or retract the flag.',
+                runIds: [axis.run.id],
+                entryIds: [entry.id],
+              },
+            ]
+          : [],
+      ),
+    ),
+};

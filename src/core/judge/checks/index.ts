@@ -1,0 +1,64 @@
+import type { Check, CheckContext, Issue } from '../check';
+import { backUnconfirmed } from './back-unconfirmed';
+import { beyondEnd } from './beyond-end';
+import { endUnconfirmed } from './end-unconfirmed';
+import { flagOpen } from './flag-open';
+import { homecoming } from './homecoming';
+import { lengthMismatch } from './length-mismatch';
+import { materialConflict } from './material-conflict';
+import { materialGap } from './material-gap';
+import { materialSuspected } from './material-suspected';
+import { materialZeroLength } from './material-zero-length';
+import { nearDuplicate } from './near-duplicate';
+import { noLocate } from './no-locate';
+import { noPhoto } from './no-photo';
+import { outsideScope } from './outside-scope';
+import { readingJump } from './reading-jump';
+import { readingMissing } from './reading-missing';
+import { reducesDownstream } from './reduces-downstream';
+import { runNoEnd } from './run-no-end';
+import { runNoZero } from './run-no-zero';
+import { runUnplaced } from './run-unplaced';
+import { shortDrain } from './short-drain';
+import { sizeMissing } from './size-missing';
+import { stretchOpen } from './stretch-open';
+import { stretchReversed } from './stretch-reversed';
+import { unseenCalledGood } from './unseen-called-good';
+import { waterUnverified } from './water-unverified';
+
+/** Every check, blockers first. */
+export const CHECKS: readonly Check[] = [
+  runNoZero,
+  runNoEnd,
+  endUnconfirmed,
+  beyondEnd,
+  stretchOpen,
+  materialConflict,
+  waterUnverified,
+  runUnplaced,
+  unseenCalledGood,
+  flagOpen,
+  readingMissing,
+  stretchReversed,
+  lengthMismatch,
+  materialZeroLength,
+  materialGap,
+  materialSuspected,
+  nearDuplicate,
+  backUnconfirmed,
+  homecoming,
+  sizeMissing,
+  noLocate,
+  noPhoto,
+  reducesDownstream,
+  outsideScope,
+  readingJump,
+  shortDrain,
+];
+
+/** Runs every check; issues come in the order of the table. */
+export function runChecks(context: CheckContext): Issue[] {
+  return CHECKS.flatMap(({ code, level, find }) =>
+    find(context).map((issue) => ({ code, level, ...issue })),
+  );
+}

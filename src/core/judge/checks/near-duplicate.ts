@@ -1,0 +1,36 @@
+import { TOLERANCES } from '../../base/tolerances';
+import { endsApartFt } from '../../measure/merge';
+import { sayFt } from '../../base/numbers';
+import type { Check } from '../check';
+import type { Finding } from '../finding';
+
+/** More findings than this within two feet of one another are not told apart pair by pair. */
+const MOST_NEIGHBOURS = 50;
+
+/** Two findings of one kind so close that they are probably one. */
+export const nearDuplicate: Check = {
+  code: 'near-duplicate',
+  level: 'warning',
+  find: ({ findings }) =>
+    findings.flatMap((finding, index) =>
+      neighbours(findings, index).map((other) => ({
+        message: `Findings ${finding.number} and ${other.number} are both ${finding.kind}, at ${sayFt(finding.span.fromFt)} and ${sayFt(other.span.fromFt)} ft.`,
+        action: 'Retract one if they are the same thing.',
+        runIds: [...new Set([...finding.runIds, ...other.runIds])],
+        entryIds: [...finding.entryIds, ...other.entryIds],
+      })),
+    ),
+};
+
+/** Findings after this one, in station order, that are of its kind and as good as at its place. */
+function neighbours(findings: readonly Finding[], index: number): Finding[] {
+  const finding = findings[index]!;
+  const near: Finding[] = [];
+  for (const other of findings.slice(index + 1, index + 1 + MOST_NEIGHBOURS)) {
+    if (other.lineId !== finding.lineId || !finding.placed || !other.placed) break;
+    if (other.span.fromFt - finding.span.fromFt > TOLERANCES.nearDuplicateFt) break;
+    const isSame = other.kind === finding.kind;
+    if (isSame && endsApartFt(finding.span, other.span) <= TOLERANCES.nearDuplicateFt) near.push(other);
+  }
+  return near;
+}

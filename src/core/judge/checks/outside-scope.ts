@@ -1,0 +1,17 @@
+import { sayFt } from '../../base/numbers';
+import type { Check } from '../check';
+
+/** A finding outside what was agreed: kept as a courtesy. */
+export const outsideScope: Check = {
+  code: 'outside-scope',
+  level: 'warning',
+  find: ({ findings }) =>
+    findings
+      .filter(({ courtesy }) => courtesy)
+      .map((finding) => ({
+        message: `Finding ${finding.number}, ${finding.kind} at ${sayFt(finding.span.fromFt)} ft, lies outside the agreed scope; it is told as a courtesy.`,
+        action: 'Widen the scope of the job, or leave it as a courtesy.',
+        runIds: finding.runIds,
+        entryIds: finding.entryIds,
+      })),
+};

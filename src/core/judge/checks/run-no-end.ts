@@ -1,0 +1,20 @@
+import { type Check, perRun } from '../check';
+
+/** A run that never says how far it went. An abandoned run needs no end. */
+export const runNoEnd: Check = {
+  code: 'run-no-end',
+  level: 'blocker',
+  find: (context) =>
+    perRun(context, ({ run, log }) =>
+      run.outcome === 'abandoned' || log.standing.some((entry) => entry.kind === 'end')
+        ? []
+        : [
+            {
+              message: `Run ${run.id} has no end: nobody said how far it went or why it stopped.`,
+              action: 'Log the end: main reached or not reached, and the reason.',
+              runIds: [run.id],
+              entryIds: [],
+            },
+          ],
+    ),
+};

@@ -1,0 +1,24 @@
+import { checkWater } from '../verification';
+import { type Check, perRun, sayWhere } from '../check';
+
+/** Standing water judged soon after the water went off: it may still have been on its way. */
+export const shortDrain: Check = {
+  code: 'short-drain',
+  level: 'warning',
+  find: (context) =>
+    perRun(context, (axis) =>
+      axis.log.standing.flatMap((entry) => {
+        if (entry.kind !== 'defect' || entry.defect !== 'standing-water') return [];
+        const { verified, drainedMin } = checkWater(entry, axis.log);
+        if (!verified || drainedMin === null || drainedMin >= context.settings.minDrainMin) return [];
+        return [
+          {
+            message: `Standing water at ${sayWhere(axis, entry)} was judged ${Math.round(drainedMin)} min after the water went off; ${context.settings.minDrainMin} min is the least.`,
+            action: 'Wait and look again.',
+            runIds: [axis.run.id],
+            entryIds: [entry.id],
+          },
+        ];
+      }),
+    ),
+};

@@ -1,0 +1,234 @@
+import { TOLERANCES } from '../base/tolerances';
+import type { Inspection } from '../job/inspection';
+import type { Settings } from '../job/settings';
+import type { Lateral } from '../lateral/lateral';
+import { segmentAt, sideAt } from '../lateral/segments';
+import { endsLine } from '../lateral/terminus';
+import { INDOOR_ZONES } from '../lateral/zones';
+import { mostTrusted } from '../measure/merge';
+import { chooseAction, deeperThanLip } from './action';
+import type { Cause, Finding } from './finding';
+import type { DefectFacts, Reason } from './grade';
+import { chainKey, numberFindings } from './numbering';
+import { gradeDefect } from './severity/table';
+import { type DefectSighting, groupDefects, overlaps, rankSightings } from './sightings';
+
+type Group = { readonly lateral: Lateral; readonly sightings: readonly DefectSighting[] };
+
+/** Every defect of every line, graded, with what to do and why, in station order by line. */
+export function judgeFindings(
+  inspection: Inspection,
+  laterals: readonly Lateral[],
+  settings: Settings,
+): Finding[] {
+  const groups: Group[] = laterals.flatMap((lateral) =>
+    groupDefects(lateral, settings).map((sightings) => ({ lateral, sightings })),
+  );
+  const axes = laterals.flatMap((lateral) => [...lateral.axes, ...lateral.unplaced]);
+  const numbers = numberFindings(
+    axes,
+    groups.map(({ sightings }) =>
+      sightings.map(({ stretch: { axis, entry } }) =>
+        chainKey(axis.run.id, axis.log.rootOf(entry.id)),
+      ),
+    ),
+  );
+  const water = groups
+    .flatMap(({ sightings }) => sightings)
+    .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
+  const backsUp = axes.some((axis) =>
+    axis.log.standing.some((entry) => entry.kind === 'flow-test' && entry.result === 'backs-up'),
+  );
+  const findings = groups.map((group, index) =>
+    judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
+  );
+  const rankOfLine = new Map(laterals.map((lateral, index) => [lateral.lineId, index]));
+  return findings.sort(
+    (a, b) =>
+      rankOfLine.get(a.lineId)! - rankOfLine.get(b.lineId)! ||
+      Number(b.placed) - Number(a.placed) ||
+      a.span.fromFt - b.span.fromFt ||
+      a.number - b.number,
+  );
+}
+
+/** Sizes and marks of a group: from the sighting the grade rests on, else from the others. */
+function factsOf(
+  ranked: readonly DefectSighting[],
+  place: { readonly boreIn: number | null; readonly material: DefectFacts['material'] },
+  inStandingWater: boolean,
+  settings: Settings,
+): DefectFacts {
+  const entries = ranked.map(({ stretch }) => stretch.entry);
+  const first = <K extends keyof (typeof entries)[number]>(key: K) =>
+    entries.map((entry) => entry[key]).find((value) => value !== undefined);
+  const form = first('form')?.trim().toLowerCase().replace(/[\s_]+/g, '-');
+  return {
+    kind: entries[0]!.defect,
+    depthIn: first('depthIn') ?? null,
+    fillRatio: first('fillRatio') ?? null,
+    extentRatio: first('extentRatio') ?? null,
+    offsetIn: first('offsetIn') ?? null,
+    gapIn: first('gapIn') ?? null,
+    lipIn: first('lipIn') ?? null,
+    form: form || null,
+    locus: first('locus') ?? null,
+    holdsDebris: first('holdsDebris') ?? false,
+    soilVisible: first('soilVisible') ?? false,
+    lengthFt: ranked.map(({ stretch }) => stretch.lengthFt).find((length) => length !== null) ?? null,
+    boreIn: place.boreIn,
+    material: place.material,
+    inStandingWater,
+    eyeSizeIn: settings.eyeSizeIn,
+    eyeShareRatio: settings.eyeShareRatio,
+    byEye: first('sizeBasis') !== 'measured',
+  };
+}
+
+/** Kinds whose grade rests on what the pipe is. */
+const RESTS_ON_PIPE: readonly DefectFacts['kind'][] = ['standing-water', 'roots', 'offset', 'lip'];
+
+function judgeGroup(
+  inspection: Inspection,
+  { lateral, sightings }: Group,
+  number: number,
+  settings: Settings,
+  water: readonly DefectSighting[],
+  backsUp: boolean,
+): Finding {
+  const ranked = rankSightings(sightings, settings);
+  const lead = ranked[0]!;
+  const { axis, entry } = lead.stretch;
+  const placedBy = mostTrusted(sightings, settings.trustPass);
+  const span = placedBy.span;
+  const middleFt = (span.fromFt + span.toFt) / 2;
+  const { inRiser } = lead.stretch;
+  const placed = axis.placed && !inRiser;
+  const segment = placed ? segmentAt(lateral.segments, middleFt) : null;
+  const zone = segment?.zone ?? null;
+  const material = segment?.material ?? 'unknown';
+  const facts = factsOf(
+    ranked,
+    { boreIn: segment?.diameterIn ?? null, material },
+    water.some((pool) => pool.stretch.axis.placed === axis.placed && overlaps(pool, lead)),
+    settings,
+  );
+  const grade = gradeDefect(facts);
+  const ourDoing = sightings.some(({ stretch }) => stretch.entry.ourDoing === true);
+  const certainty = entry.certainty ?? 'confirmed';
+  const waterVerified = lead.water?.verified ?? true;
+  const heldByLipIn =
+    facts.kind === 'standing-water' ? lipAtEndIn(lateral, span.toFt) : null;
+  const chosen = chooseAction({
+    severity: ourDoing ? 'slight' : grade.severity,
+    facts,
+    certainty,
+    verified: waterVerified,
+    ourDoing,
+    zone,
+    span,
+    profile: inspection.job.profile,
+    households: inspection.property.households,
+    obstructionsFt: lateral.ends
+      .filter((end) => end.entry.reason === 'obstruction')
+      .map(({ stationFt }) => stationFt),
+    backsUp,
+    heldByLipIn,
+  });
+  const pipeInDoubt =
+    segment !== null && segment.certainty !== 'confirmed' && RESTS_ON_PIPE.includes(facts.kind);
+  const doubts: Reason[] = [
+    ...(certainty === 'suspected'
+      ? [{ rule: 'suspected', text: 'suspected, not confirmed: a second look settles it' }]
+      : []),
+    ...(pipeInDoubt
+      ? [{ rule: 'pipe-uncertain', text: 'the pipe here is not certain, and the grade rests on it' }]
+      : []),
+  ];
+  const stillOpen = sightings.every(({ stretch }) => stretch.stillOpen);
+  const rootId = axis.log.rootOf(entry.id);
+  return {
+    id: `F-${axis.run.id}-${rootId}`,
+    number,
+    lineId: lateral.lineId,
+    kind: facts.kind,
+    span,
+    sigmaFt: placedBy.sigmaFt,
+    placed,
+    inRiser,
+    runIds: [...new Set(sightings.map(({ runId }) => runId))],
+    severity: ourDoing ? 'slight' : grade.severity,
+    range: ourDoing ? null : grade.range,
+    action: chosen.action,
+    provisional:
+      grade.missing !== null ||
+      certainty !== 'confirmed' ||
+      !waterVerified ||
+      pipeInDoubt ||
+      stillOpen ||
+      !axis.placed,
+    verified: waterVerified && certainty === 'confirmed',
+    courtesy: placed && isCourtesy(inspection, lateral, span, zone),
+    certainty,
+    clock: ranked.map(({ clock }) => clock).find((clock) => clock !== null) ?? null,
+    locus: facts.locus,
+    material,
+    zone,
+    responsibleSide: sideAt(inspection.job, lateral.responsibilityLineFt, span.fromFt, zone),
+    facts,
+    missing: ourDoing ? null : grade.missing,
+    stillOpen,
+    ourDoing,
+    because: [...(ourDoing ? [] : grade.because), ...doubts, ...chosen.because],
+    causes: causesOf(facts, heldByLipIn, waterVerified),
+    entryIds: sightings.flatMap(({ stretch }) => [
+      stretch.entry.id,
+      ...(stretch.closedBy ? [stretch.closedBy.id] : []),
+    ]),
+    photoIds: sightings.flatMap(({ stretch }) => [
+      ...(stretch.entry.photoIds ?? []),
+      ...(stretch.closedBy?.photoIds ?? []),
+    ]),
+    notes: sightings.flatMap(({ stretch }) => (stretch.entry.note ? [stretch.entry.note] : [])),
+  };
+}
+
+/** Height of the lip at a pool's downstream end, inches, or `null` when there is none. */
+function lipAtEndIn(lateral: Lateral, endFt: number): number | null {
+  const lips = lateral.axes.flatMap((axis) =>
+    axis.log.standing.flatMap((entry) => {
+      const isLip = entry.kind === 'material' || (entry.kind === 'defect' && entry.defect === 'lip');
+      if (!isLip || entry.lipIn === undefined) return [];
+      const { from, to } = axis.placeOfEntry(entry);
+      const stationFt = (from.stationFt + to.stationFt) / 2;
+      return Math.abs(stationFt - endFt) <= TOLERANCES.atLipFt ? [entry.lipIn] : [];
+    }),
+  );
+  return lips.length > 0 ? Math.max(...lips) : null;
+}
+
+function causesOf(facts: DefectFacts, lipIn: number | null, verified: boolean): Cause[] {
+  if (!verified || lipIn === null) return [];
+  const lip = { cause: 'lip', settledBy: 'ramp or clear the lip, then look again' };
+  if (!deeperThanLip(facts, lipIn)) return [lip];
+  return [lip, { cause: 'belly', settledBy: 'clear the lip and see whether the water goes' }];
+}
+
+/** Whether a finding lies outside what was agreed: kept and told, out of the verdict and plans. */
+function isCourtesy(
+  inspection: Inspection,
+  lateral: Lateral,
+  span: Finding['span'],
+  zone: Finding['zone'],
+): boolean {
+  const { terminus } = lateral;
+  const isBeyond =
+    terminus !== null &&
+    endsLine(terminus.kind) &&
+    span.fromFt > terminus.stationFt + TOLERANCES.beyondEndFt;
+  if (isBeyond) return true;
+  if (inspection.job.scope !== 'lateral') return false;
+  const wallFt = lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt;
+  if (wallFt !== undefined && span.toFt <= wallFt) return true;
+  return zone !== null && INDOOR_ZONES.includes(zone);
+}

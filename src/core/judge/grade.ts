@@ -1,0 +1,71 @@
+import type { DefectKind, Locus, Material } from '../log/vocabulary';
+
+export const SEVERITIES = ['slight', 'moderate', 'major', 'failed'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+export const ACTIONS = ['none', 'monitor', 'upkeep', 'repair', 'urgent', 'look-again'] as const;
+export type Action = (typeof ACTIONS)[number];
+
+/** One reason for a grade: the rule's id and the fact in plain words. */
+export type Reason = { readonly rule: string; readonly text: string };
+
+/** What the severity table needs to know of a defect. Sizes in inches, lengths in feet. */
+export type DefectFacts = {
+  readonly kind: DefectKind;
+  readonly depthIn: number | null;
+  readonly fillRatio: number | null;
+  readonly extentRatio: number | null;
+  readonly offsetIn: number | null;
+  readonly gapIn: number | null;
+  readonly lipIn: number | null;
+  /** In kebab case; `null` when not logged. */
+  readonly form: string | null;
+  readonly locus: Locus | null;
+  readonly holdsDebris: boolean;
+  readonly soilVisible: boolean;
+  /** `null` when only one end is known. */
+  readonly lengthFt: number | null;
+  /** Bore here; `null` when no material was logged. */
+  readonly boreIn: number | null;
+  readonly material: Material;
+  /** Whether standing water was logged over the same stretch. */
+  readonly inStandingWater: boolean;
+  /** How far the size may be out by eye: inches for depths and heights, a share for extents. */
+  readonly eyeSizeIn: number;
+  readonly eyeShareRatio: number;
+  readonly byEye: boolean;
+};
+
+/** A base grade before steps and floors. */
+export type BaseGrade = {
+  readonly severity: Severity;
+  readonly because: readonly Reason[];
+  /** What to ask for when the size was not logged; `null` when it was. */
+  readonly missing: string | null;
+  /** The least and the worst grade within the eye's error; absent when it stays within one. */
+  readonly range?: readonly [Severity, Severity];
+};
+
+/** A row of the severity table. */
+export type SeverityRow = {
+  readonly kinds: readonly DefectKind[];
+  readonly base: (facts: DefectFacts) => BaseGrade;
+  /** At most one step up or down. */
+  readonly step?: (facts: DefectFacts) => { readonly by: 1 | -1; readonly because: Reason } | null;
+  /** The least grade that the facts allow. */
+  readonly floor?: (facts: DefectFacts) => {
+    readonly severity: Severity;
+    readonly because: Reason;
+  } | null;
+};
+
+/** The worse of two grades. */
+export function worse(a: Severity, b: Severity): Severity {
+  return SEVERITIES.indexOf(a) >= SEVERITIES.indexOf(b) ? a : b;
+}
+
+/** A grade moved by one step, held within the scale. */
+export function stepSeverity(severity: Severity, by: 1 | -1): Severity {
+  const index = SEVERITIES.indexOf(severity) + by;
+  return SEVERITIES[Math.min(SEVERITIES.length - 1, Math.max(0, index))]!;
+}

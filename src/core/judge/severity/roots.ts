@@ -1,0 +1,34 @@
+import { sayPercent } from '../../base/numbers';
+import type { Material } from '../../log/vocabulary';
+import type { SeverityRow } from '../grade';
+import { gradeSize, gradeUnsized } from './bounds';
+
+const RULE = 'severity-roots';
+const BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.5 };
+const IRON: readonly Material[] = ['cast-iron', 'ductile-iron'];
+
+export const roots: SeverityRow = {
+  kinds: ['roots'],
+  base: (facts) => {
+    if (facts.extentRatio === null) {
+      return gradeUnsized(RULE, 'moderate', 'the share of the bore that the roots fill');
+    }
+    const text = `roots fill ${sayPercent(facts.extentRatio)} of the bore`;
+    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
+    return gradeSize(RULE, sized, BOUNDS, facts.byEye);
+  },
+  step: (facts) =>
+    facts.holdsDebris
+      ? { by: 1, because: { rule: `${RULE}-step`, text: 'they hold debris: one step up' } }
+      : null,
+  floor: (facts) => {
+    if (facts.locus !== 'barrel') return null;
+    const floor = (severity: 'moderate' | 'major', text: string) => ({
+      severity,
+      because: { rule: `${RULE}-floor`, text },
+    });
+    return IRON.includes(facts.material)
+      ? floor('major', 'they come through the barrel of iron, so the wall is gone there')
+      : floor('moderate', 'they come through the barrel, where no joint explains them');
+  },
+};

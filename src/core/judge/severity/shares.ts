@@ -1,0 +1,43 @@
+import { sayPercent } from '../../base/numbers';
+import type { DefectKind } from '../../log/vocabulary';
+import type { SeverityRow } from '../grade';
+import { gradeSize, gradeUnsized } from './bounds';
+
+const DIAMETER_BOUNDS = { moderateFrom: 0.05, majorFrom: 0.15, failedAbove: 0.3 };
+const AREA_BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.5 };
+
+const NAMES: Partial<Record<DefectKind, string>> = {
+  deformation: 'the pipe is out of round by',
+  'intruding-tap': 'the tap stands into the bore by',
+  scale: 'scale fills',
+  grease: 'grease fills',
+  debris: 'debris fills',
+  mineral: 'mineral deposit fills',
+  'foreign-object': 'the object fills',
+};
+
+/** Sizes that are a share of the diameter. */
+export const shareOfDiameter: SeverityRow = {
+  kinds: ['deformation', 'intruding-tap'],
+  base: (facts) => {
+    const rule = `severity-${facts.kind}`;
+    if (facts.extentRatio === null) {
+      return gradeUnsized(rule, 'moderate', 'the share of the diameter');
+    }
+    const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the diameter`;
+    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
+    return gradeSize(rule, sized, DIAMETER_BOUNDS, facts.byEye);
+  },
+};
+
+/** Deposits, and objects, by the share of the bore's area that they fill. */
+export const shareOfArea: SeverityRow = {
+  kinds: ['scale', 'grease', 'debris', 'mineral', 'foreign-object'],
+  base: (facts) => {
+    const rule = `severity-${facts.kind}`;
+    if (facts.extentRatio === null) return gradeUnsized(rule, 'slight', 'the share of the bore');
+    const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the bore`;
+    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
+    return gradeSize(rule, sized, AREA_BOUNDS, facts.byEye);
+  },
+};

@@ -1,0 +1,67 @@
+import { gapBetweenFt } from '../base/interval';
+import type { Settings } from '../job/settings';
+import type { Lateral } from '../lateral/lateral';
+import type { EntryOf } from '../log/entry';
+import { arcsCompatible, type ClockArc, normaliseArc } from '../measure/clock';
+import { mergeSightings, type Sighting } from '../measure/merge';
+import type { RunAxis } from '../measure/placement';
+import { type PlacedStretch, placeStretches } from '../measure/stretch';
+import { checkWater, type WaterCheck } from './verification';
+
+/** One sighting of a defect on one pass. */
+export type DefectSighting = Sighting & {
+  readonly stretch: PlacedStretch<EntryOf<'defect'>>;
+  readonly clock: ClockArc | null;
+  readonly water: WaterCheck | null;
+};
+
+function clockOf(entry: EntryOf<'defect'>, axis: RunAxis): ClockArc | null {
+  const from = entry.clockFrom ?? entry.clockTo;
+  if (from === undefined) return null;
+  return normaliseArc({ from, to: entry.clockTo ?? from }, axis.run.facing);
+}
+
+function sightingsOf(axis: RunAxis): DefectSighting[] {
+  return placeStretches(axis, 'defect').map((stretch) => ({
+    runId: axis.run.id,
+    pass: stretch.pass,
+    span: stretch.span,
+    sigmaFt: stretch.sigmaFt,
+    oneEnded: stretch.stillOpen,
+    stretch,
+    clock: clockOf(stretch.entry, axis),
+    water:
+      stretch.entry.defect === 'standing-water' ? checkWater(stretch.entry, axis.log) : null,
+  }));
+}
+
+/** Every defect of a line as groups of sightings of one thing. Unplaced runs merge with nothing. */
+export function groupDefects(lateral: Lateral, settings: Settings): DefectSighting[][] {
+  const compatible = (a: DefectSighting, b: DefectSighting) =>
+    a.stretch.entry.defect === b.stretch.entry.defect && arcsCompatible(a.clock, b.clock);
+  const placed = lateral.axes.flatMap(sightingsOf);
+  return [
+    ...mergeSightings(placed, settings.mergeFt, compatible),
+    ...lateral.unplaced.flatMap((axis) =>
+      mergeSightings(sightingsOf(axis), settings.mergeFt, compatible),
+    ),
+  ];
+}
+
+/** The sighting that a grade rests on: verified water first, then the trusted pass, then the latest. */
+export function rankSightings(
+  group: readonly DefectSighting[],
+  settings: Settings,
+): DefectSighting[] {
+  return [...group].sort(
+    (a, b) =>
+      Number(b.water?.verified ?? true) - Number(a.water?.verified ?? true) ||
+      Number(b.pass === settings.trustPass) - Number(a.pass === settings.trustPass) ||
+      Date.parse(b.stretch.entry.at) - Date.parse(a.stretch.entry.at),
+  );
+}
+
+/** Whether two stretches share any of the pipe. */
+export function overlaps(a: DefectSighting, b: DefectSighting): boolean {
+  return gapBetweenFt(a.span, b.span) === 0;
+}

@@ -1,0 +1,102 @@
+import { lengthFt, totalFt } from '../base/interval';
+import type { Lateral } from '../lateral/lateral';
+import { DEFECTS, type DefectKind } from '../log/vocabulary';
+import type { Issue } from './check';
+import type { Finding } from './finding';
+
+export const OVERALLS = [
+  'not-serviceable',
+  'repair-needed',
+  'inconclusive',
+  'serviceable-with-upkeep',
+  'serviceable',
+] as const;
+export type Overall = (typeof OVERALLS)[number];
+export type Completeness = 'whole' | 'partial';
+
+/** Over this share of the reached length unseen, nothing can be called absent. */
+const MOST_OBSCURED_RATIO = 0.1;
+
+/** Whether too much of the reached length was hidden for a verdict of soundness. */
+export function isTooObscured(lateral: Lateral): boolean {
+  const reachedFt = totalFt(lateral.reached);
+  return lateral.coverage.obscuredFt > MOST_OBSCURED_RATIO * reachedFt + 1e-9;
+}
+
+/**
+ * The verdict over the whole line, by precedence: not serviceable, repair needed, inconclusive,
+ * serviceable with upkeep, serviceable. Courtesies are left out of it.
+ */
+export function judgeOverall(
+  laterals: readonly Lateral[],
+  findings: readonly Finding[],
+  checks: readonly Issue[],
+): Overall {
+  const inScope = findings.filter(({ courtesy }) => !courtesy);
+  const some = (action: Finding['action']) => inScope.some((finding) => finding.action === action);
+  const main = laterals[0];
+  const backsUp = laterals.some((lateral) =>
+    [...lateral.axes, ...lateral.unplaced].some((axis) =>
+      axis.log.standing.some((entry) => entry.kind === 'flow-test' && entry.result === 'backs-up'),
+    ),
+  );
+  if (some('urgent') || backsUp) return 'not-serviceable';
+  if (some('repair')) return 'repair-needed';
+  const isOpen =
+    main === undefined ||
+    !main.reachedMain ||
+    laterals.some(
+      ({ unplaced }) => unplaced.some(({ run }) => run.outcome !== 'abandoned'),
+    ) ||
+    laterals.some(isTooObscured) ||
+    checks.some(({ level }) => level === 'blocker') ||
+    some('look-again');
+  if (isOpen) return 'inconclusive';
+  return some('upkeep') ? 'serviceable-with-upkeep' : 'serviceable';
+}
+
+/** Whether every foot of every line was reached and seen. */
+export function judgeCompleteness(laterals: readonly Lateral[]): Completeness {
+  const main = laterals[0];
+  const isWhole =
+    main !== undefined &&
+    main.reachedMain &&
+    main.reached.some((stretch) => lengthFt(stretch) > 0) &&
+    main.coverage.unreachedFt === 0 &&
+    laterals.every(
+      ({ coverage, unplaced }) =>
+        coverage.obscuredFt < 1e-9 && unplaced.every(({ run }) => run.outcome === 'abandoned'),
+    );
+  return isWhole ? 'whole' : 'partial';
+}
+
+/** Whether a lip was logged with a change of pipe: it was seen, though nobody called it a defect. */
+function hasLipAtChange(lateral: Lateral): boolean {
+  return [...lateral.axes, ...lateral.unplaced].some((axis) =>
+    axis.log.standing.some(
+      (entry) => entry.kind === 'material' && (entry.joint === 'lip' || (entry.lipIn ?? 0) > 0),
+    ),
+  );
+}
+
+/**
+ * The kinds of defect that are nowhere found, suspected or competing as a cause. Empty when too much
+ * was hidden, or when nothing was looked at, to call anything absent.
+ */
+export function listAbsences(
+  laterals: readonly Lateral[],
+  findings: readonly Finding[],
+): DefectKind[] {
+  const nothingSeen = laterals.every((lateral) => totalFt(lateral.reached) === 0);
+  if (nothingSeen || laterals.some(isTooObscured)) return [];
+  const named = new Set<string>(
+    findings.flatMap(({ kind, causes, facts }) => [
+      kind,
+      ...causes.map(({ cause }) => cause),
+      ...(facts.holdsDebris ? ['debris'] : []),
+    ]),
+  );
+  if (laterals.some(hasLipAtChange)) named.add('lip');
+  // Not to be able to name a thing is no kind of defect; "no unidentified" would say nothing.
+  return DEFECTS.filter((kind) => kind !== 'unidentified' && !named.has(kind));
+}

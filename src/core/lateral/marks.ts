@@ -1,0 +1,72 @@
+import type { Interval } from '../base/interval';
+import type { Settings } from '../job/settings';
+import type { EntryOf } from '../log/entry';
+import { mergeSightings, mostTrusted, type Sighting } from '../measure/merge';
+import type { RunAxis } from '../measure/placement';
+import type { Mark } from './partition';
+
+type BoundaryEntry = EntryOf<'material'> | EntryOf<'zone'>;
+type Boundary<K extends 'material' | 'zone'> = Extract<BoundaryEntry, { kind: K }>;
+type BoundarySighting<T> = Sighting & {
+  readonly entry: BoundaryEntry;
+  readonly side: 'up' | 'down';
+  readonly value: T;
+  readonly order: number;
+};
+
+/**
+ * Reads the boundaries of one kind off every placed run as marks on the line.
+ *
+ * Out and back sightings of one boundary get one station. What is said in the riser holds from the
+ * access on; what is said toward the riser from inside it says nothing about the line.
+ */
+export function readMarks<K extends 'material' | 'zone', T>(
+  axes: readonly RunAxis[],
+  kind: K,
+  valueOf: (entry: Boundary<K>) => T,
+  same: (a: T, b: T) => boolean,
+  settings: Settings,
+): Mark<T>[] {
+  const seen: BoundarySighting<T>[] = [];
+  for (const axis of axes) {
+    const inRiser: { alongFt: number; sighting: BoundarySighting<T> }[] = [];
+    axis.log.standing.forEach((standing, order) => {
+      if (standing.kind !== kind) return;
+      const entry: BoundaryEntry = standing as Boundary<K>;
+      const { from, to } = axis.placeOfEntry(entry);
+      const alongFt = (from.alongFt + to.alongFt) / 2;
+      if (alongFt < 0 && entry.side === 'near') return;
+      const stationFt = axis.placeAlong(Math.max(0, alongFt));
+      const isDown = (entry.side === 'far') === (axis.direction === 1);
+      const sighting: BoundarySighting<T> = {
+        runId: axis.run.id,
+        pass: entry.pass,
+        span: { fromFt: stationFt, toFt: stationFt },
+        sigmaFt: from.sigmaFt,
+        entry,
+        side: isDown ? 'down' : 'up',
+        value: valueOf(entry as Boundary<K>),
+        order: Date.parse(entry.at) + order * 1e-6,
+      };
+      if (alongFt < 0) inRiser.push({ alongFt, sighting });
+      else seen.push(sighting);
+    });
+    const deepest = inRiser.sort((a, b) => b.alongFt - a.alongFt)[0];
+    if (deepest) seen.push(deepest.sighting);
+  }
+  const groups = mergeSightings(
+    seen,
+    settings.mergeFt,
+    (a, b) => a.side !== b.side || same(a.value, b.value),
+  );
+  return groups.flatMap((group) => {
+    const station: Interval = mostTrusted(group, settings.trustPass).span;
+    return group.map((sighting) => ({
+      stationFt: station.fromFt,
+      side: sighting.side,
+      value: sighting.value,
+      entryId: sighting.entry.id,
+      order: sighting.order,
+    }));
+  });
+}

@@ -1,0 +1,131 @@
+import type { Interval } from '../base/interval';
+import type { Job } from '../job/job';
+import type { Settings } from '../job/settings';
+import type { EntryOf } from '../log/entry';
+import type { Certainty, Material, Zone } from '../log/vocabulary';
+import type { RunAxis } from '../measure/placement';
+import type { Feature } from './features';
+import { readMarks } from './marks';
+import { type Conflict, type Partition, partition, pieceAt } from './partition';
+
+/** What a `material` entry asserts of the pipe. */
+export type Pipe = {
+  readonly material: Material;
+  readonly diameterIn: number;
+  readonly lined: boolean;
+  readonly certainty: Certainty;
+};
+
+export type ResponsibleSide = 'owner' | 'public';
+
+/** A stretch with one pipe, one zone and one side of the responsibility line. */
+export type Segment = Interval & {
+  readonly material: Material;
+  readonly diameterIn: number | null;
+  readonly lined: boolean;
+  readonly certainty: Certainty;
+  readonly zone: Zone | null;
+  readonly responsibleSide: ResponsibleSide;
+  readonly entryIds: readonly string[];
+};
+
+const samePipe = (a: Pipe, b: Pipe) =>
+  a.material === b.material && a.diameterIn === b.diameterIn && a.lined === b.lined;
+
+function pipeOf(entry: EntryOf<'material'>): Pipe {
+  return {
+    material: entry.material,
+    diameterIn: entry.diameterIn,
+    lined: entry.lined ?? false,
+    certainty: entry.certainty ?? 'confirmed',
+  };
+}
+
+/** The pipes of each reached stretch, one partition for each. */
+export function readPipes(
+  axes: readonly RunAxis[],
+  reached: readonly Interval[],
+  settings: Settings,
+): Partition<Pipe>[] {
+  const marks = readMarks(axes, 'material', pipeOf, samePipe, settings);
+  return reached.map((reach) => partition(marks, reach, samePipe));
+}
+
+/**
+ * Station of the responsibility line, or `null` when the owner's duty runs to the main or nobody
+ * logged where the line is. A property-line cleanout stands in for the line itself.
+ */
+export function responsibilityLineFt(job: Job, features: readonly Feature[]): number | null {
+  if (job.responsibility === 'to-main') return null;
+  const at = (kind: Feature['feature']) => features.find(({ feature }) => feature === kind);
+  return (at('property-line') ?? at('property-line-cleanout'))?.stationFt ?? null;
+}
+
+/** Which side of the responsibility line a station is on; under the street is public by itself. */
+export function sideAt(
+  job: Job,
+  lineFt: number | null,
+  stationFt: number,
+  zone: Zone | null,
+): ResponsibleSide {
+  if (job.responsibility === 'to-main') return 'owner';
+  if (lineFt !== null) return stationFt > lineFt ? 'public' : 'owner';
+  return zone === 'street' ? 'public' : 'owner';
+}
+
+/** Cuts the pipes at zone boundaries and at the responsibility line. The result covers the reach. */
+export function cutSegments(
+  pipes: readonly Partition<Pipe>[],
+  zones: readonly (Interval & { readonly value: Zone | null })[],
+  job: Job,
+  lineFt: number | null,
+): Segment[] {
+  return pipes.flatMap(({ pieces }) =>
+    pieces.flatMap((piece) => {
+      const cuts = [...zones.flatMap((zone) => [zone.fromFt, zone.toFt]), lineFt ?? piece.fromFt]
+        .filter((cutFt) => cutFt > piece.fromFt + 1e-9 && cutFt < piece.toFt - 1e-9)
+        .sort((a, b) => a - b);
+      const edges = [piece.fromFt, ...new Set(cuts), piece.toFt];
+      const parts: Segment[] = edges.slice(1).map((toFt, index) => {
+        const fromFt = edges[index]!;
+        const middleFt = (fromFt + toFt) / 2;
+        const zone = pieceAt(zones.map((z) => ({ ...z, entryIds: [] })), middleFt)?.value ?? null;
+        return {
+          fromFt,
+          toFt,
+          material: piece.value?.material ?? 'unknown',
+          diameterIn: piece.value?.diameterIn ?? null,
+          lined: piece.value?.lined ?? false,
+          certainty: piece.value?.certainty ?? 'cannot-tell',
+          zone,
+          responsibleSide: sideAt(job, lineFt, middleFt, zone),
+          entryIds: piece.entryIds,
+        };
+      });
+      return joinAlike(parts);
+    }),
+  );
+}
+
+function joinAlike(parts: readonly Segment[]): Segment[] {
+  return parts.reduce<Segment[]>((joined, part) => {
+    const last = joined.at(-1);
+    if (last && last.zone === part.zone && last.responsibleSide === part.responsibleSide) {
+      return [...joined.slice(0, -1), { ...last, toFt: part.toFt }];
+    }
+    return [...joined, part];
+  }, []);
+}
+
+/** The segment at a station; on an edge the downstream one, outside the reach the nearest. */
+export function segmentAt(segments: readonly Segment[], stationFt: number): Segment | null {
+  const inside = segments.findLast(
+    (segment) => stationFt >= segment.fromFt - 1e-9 && stationFt <= segment.toFt + 1e-9,
+  );
+  if (inside) return inside;
+  const away = (segment: Segment) =>
+    Math.max(segment.fromFt - stationFt, stationFt - segment.toFt);
+  return [...segments].sort((a, b) => away(a) - away(b))[0] ?? null;
+}
+
+export type { Conflict };

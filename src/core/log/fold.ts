@@ -1,0 +1,100 @@
+import type { Entry } from './entry';
+
+/** The log of one run after corrections and retractions have been applied. */
+export type FoldedLog = {
+  /** Entries that stand, by `at` and then by place in the log. */
+  readonly standing: readonly Entry[];
+  /** For every entry that does not stand: why. */
+  readonly fallen: ReadonlyMap<string, 'replaced' | 'retracted'>;
+  /** First entry of the chain that an entry belongs to (itself when it replaced nothing). */
+  readonly rootOf: (entryId: string) => string;
+  /** The standing entries that an id has become, following corrections; empty when taken back. */
+  readonly heirsOf: (entryId: string) => readonly Entry[];
+  /** The entry with this id, standing or fallen. */
+  readonly byId: ReadonlyMap<string, Entry>;
+};
+
+/**
+ * Applies `replaces` and `retract` to an append-only log.
+ *
+ * A retract takes one entry back and restores what it had replaced; a retract of a retract undoes it.
+ * An entry falls when a correction of it, however many steps on, is still alive. Two corrections of
+ * one entry both stand: a flag may be settled by two things. The same id twice counts once, the first.
+ */
+export function foldLog(entries: readonly Entry[]): FoldedLog {
+  const byId = new Map<string, Entry>();
+  for (const entry of entries) if (!byId.has(entry.id)) byId.set(entry.id, entry);
+  const log = [...byId.values()];
+
+  const retractors = groupIds(log, (entry) => (entry.kind === 'retract' ? entry.retracts : null));
+  const successors = groupIds(log, (entry) => entry.replaces ?? null);
+
+  const isAlive: (id: string) => boolean = memo<boolean>((id) => !(retractors.get(id) ?? []).some((by) => isAlive(by)), no);
+  const isReplaced: (id: string) => boolean = memo<boolean>((id) =>
+    (successors.get(id) ?? []).some((by) => isAlive(by) || isReplaced(by)),
+    no,
+  );
+  // Later entries first: each answer then rests on answers already known, however long a chain is.
+  for (const entry of log.toReversed()) isReplaced(entry.id);
+
+  const fallen = new Map<string, 'replaced' | 'retracted'>();
+  const standing: Entry[] = [];
+  for (const entry of log) {
+    if (!isAlive(entry.id)) fallen.set(entry.id, 'retracted');
+    else if (isReplaced(entry.id)) fallen.set(entry.id, 'replaced');
+    else if (entry.kind !== 'retract') standing.push(entry);
+  }
+  const atMs = new Map(standing.map((entry) => [entry.id, Date.parse(entry.at)]));
+  standing.sort((a, b) => atMs.get(a.id)! - atMs.get(b.id)!);
+
+  const rootOf: (id: string) => string = memo<string>((id) => {
+    const before = byId.get(id)?.replaces;
+    return before !== undefined && byId.has(before) ? rootOf(before) : id;
+  }, (id) => id);
+  const isStanding = new Set(standing.map((entry) => entry.id));
+  const heirIds: (id: string) => readonly string[] = memo<readonly string[]>(
+    (id) => (isStanding.has(id) ? [id] : (successors.get(id) ?? []).flatMap((by) => heirIds(by))),
+    () => [],
+  );
+  for (const entry of log) rootOf(entry.id);
+  for (const entry of log.toReversed()) heirIds(entry.id);
+  return {
+    standing,
+    fallen,
+    rootOf,
+    heirsOf: (id) => heirIds(id).map((heir) => byId.get(heir)!),
+    byId,
+  };
+}
+
+const no = () => false;
+
+function groupIds(
+  log: readonly Entry[],
+  target: (entry: Entry) => string | null,
+): Map<string, string[]> {
+  const groups = new Map<string, string[]>();
+  for (const entry of log) {
+    const id = target(entry);
+    if (id === null) continue;
+    const group = groups.get(id);
+    if (group) group.push(entry.id);
+    else groups.set(id, [entry.id]);
+  }
+  return groups;
+}
+
+/** Remembers answers by id; a chain that bites its own tail answers `atLoop` instead of recursing. */
+function memo<T>(answer: (id: string) => T, atLoop: (id: string) => T): (id: string) => T {
+  const known = new Map<string, T>();
+  const asked = new Set<string>();
+  return (id) => {
+    if (known.has(id)) return known.get(id)!;
+    if (asked.has(id)) return atLoop(id);
+    asked.add(id);
+    const value = answer(id);
+    asked.delete(id);
+    known.set(id, value);
+    return value;
+  };
+}

@@ -1,0 +1,42 @@
+import { flag, length, oneOf } from '../../base/joi';
+import type { EntryBase } from '../entry-base';
+import {
+  JOINT_STYLES,
+  MATERIALS,
+  SIDES,
+  ZONES,
+  type Material,
+  type Side,
+  type Zone,
+} from '../vocabulary';
+
+/** A change of pipe: says what the pipe is on one side of this reading. */
+export type MaterialEntry = EntryBase & {
+  readonly kind: 'material';
+  readonly side: Side;
+  readonly material: Material;
+  /** Nominal inside diameter, inches. */
+  readonly diameterIn: number;
+  readonly lined?: boolean;
+  readonly joint?: (typeof JOINT_STYLES)[number];
+  /** Height of the upstanding edge at the change, inches. */
+  readonly lipIn?: number;
+};
+
+/** A change of what lies overhead: says the zone on one side of this reading. */
+export type ZoneEntry = EntryBase & {
+  readonly kind: 'zone';
+  readonly zone: Zone;
+  readonly side: Side;
+};
+
+export const materialKeys = {
+  side: oneOf(SIDES).required(),
+  material: oneOf(MATERIALS).required(),
+  diameterIn: length().greater(0).max(120).required(),
+  lined: flag(),
+  joint: oneOf(JOINT_STYLES),
+  lipIn: length(),
+};
+
+export const zoneKeys = { zone: oneOf(ZONES).required(), side: oneOf(SIDES).required() };

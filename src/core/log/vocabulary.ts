@@ -1,0 +1,137 @@
+/** The closed word lists of the field log. Codes are the trade's plain words in kebab case. */
+
+export const PASSES = ['out', 'back'] as const;
+export type Pass = (typeof PASSES)[number];
+
+export const CERTAINTIES = ['confirmed', 'suspected', 'cannot-tell'] as const;
+export type Certainty = (typeof CERTAINTIES)[number];
+
+export const FACINGS = ['downstream', 'upstream'] as const;
+export type Facing = (typeof FACINGS)[number];
+
+/** Seen from the camera: `far` runs on away from the access, `near` runs back toward it. */
+export const SIDES = ['far', 'near'] as const;
+export type Side = (typeof SIDES)[number];
+
+export const MATERIALS = [
+  'vitrified-clay',
+  'cast-iron',
+  'ductile-iron',
+  'concrete',
+  'asbestos-cement',
+  'bituminous-fiber',
+  'abs',
+  'pvc',
+  'hdpe',
+  'galvanized-steel',
+  'lead',
+  'liner',
+  'unknown',
+] as const;
+export type Material = (typeof MATERIALS)[number];
+
+export const ZONES = [
+  'under-house',
+  'crawlspace',
+  'basement',
+  'patio',
+  'yard',
+  'driveway',
+  'strip',
+  'walk',
+  'street',
+] as const;
+export type Zone = (typeof ZONES)[number];
+
+export const ACCESS_KINDS = [
+  'cleanout',
+  'two-way-cleanout',
+  'stack-cleanout',
+  'property-line-cleanout',
+  'roof-vent',
+  'pulled-toilet',
+  'yard-riser',
+  'branch',
+  'other',
+] as const;
+export type AccessKind = (typeof ACCESS_KINDS)[number];
+
+export const FEATURES = [
+  'tee',
+  'wye',
+  'bend',
+  'drop',
+  'cleanout',
+  'property-line-cleanout',
+  'access-point',
+  'test-tee',
+  'reducer',
+  'trap',
+  'riser',
+  'coupling',
+  'vent',
+  'property-line',
+  'wall',
+  'main-tap',
+  'tank',
+  'join',
+] as const;
+export type FeatureKind = (typeof FEATURES)[number];
+
+export const DEFECTS = [
+  'standing-water',
+  'roots',
+  'offset',
+  'gap',
+  'crack',
+  'break',
+  'hole',
+  'collapse',
+  'deformation',
+  'intruding-tap',
+  'scale',
+  'grease',
+  'debris',
+  'mineral',
+  'wall-loss',
+  'spalling',
+  'lip',
+  'coupling-failed',
+  'infiltration',
+  'residue-line',
+  'vermin',
+  'foreign-object',
+  'unidentified',
+  'utility-crossing',
+] as const;
+export type DefectKind = (typeof DEFECTS)[number];
+
+export const LOCI = ['joint', 'barrel', 'tap', 'transition'] as const;
+export type Locus = (typeof LOCI)[number];
+
+export const CRACK_DIRECTIONS = ['along', 'round', 'multiple'] as const;
+export const JOINT_STYLES = ['smooth', 'lip', 'coupling'] as const;
+export const SIZE_BASES = ['eye', 'measured'] as const;
+export const WATER_STATES = ['running', 'draining', 'drained'] as const;
+export type WaterState = (typeof WATER_STATES)[number];
+export const UNSEEN_CAUSES = ['submerged', 'murky', 'dirty-lens', 'too-fast', 'other'] as const;
+export type UnseenCause = (typeof UNSEEN_CAUSES)[number];
+export const FLOW_RESULTS = ['clears', 'slow', 'backs-up', 'not-seen'] as const;
+export const END_REASONS = [
+  'main',
+  'tank',
+  'join',
+  'vent',
+  'obstruction',
+  'lost-push',
+  'trap',
+  'bend',
+  'unsafe',
+  'other',
+] as const;
+export type EndReason = (typeof END_REASONS)[number];
+export const CONFIRMATIONS = ['sight', 'locate', 'none'] as const;
+export type Confirmation = (typeof CONFIRMATIONS)[number];
+export const AIDS = ['none', 'skid', 'guide'] as const;
+export const CLEANED_BEFORE = ['none', 'cut', 'jetted', 'unknown'] as const;
+export const ZERO_PLACES = ['rim', 'riser-base', 'horizontal', 'unknown'] as const;

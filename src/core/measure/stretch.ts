@@ -1,0 +1,102 @@
+import { interval, type Interval } from '../base/interval';
+import { TOLERANCES } from '../base/tolerances';
+import type { EntryOf } from '../log/entry';
+import type { Pass } from '../log/vocabulary';
+import type { Place, RunAxis } from './placement';
+
+type StretchEntry<K extends 'defect' | 'unseen'> = Extract<
+  EntryOf<'defect'> | EntryOf<'unseen'>,
+  { kind: K }
+>;
+
+/** A defect or an unseen stretch laid on its line. */
+export type PlacedStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>> = {
+  readonly entry: E;
+  readonly axis: RunAxis;
+  readonly pass: Pass;
+  readonly span: Interval;
+  readonly sigmaFt: number;
+  /** Whether it was opened and never closed. */
+  readonly stillOpen: boolean;
+  /** Length between its two ends, feet; `null` when it has only one end and no said length. */
+  readonly lengthFt: number | null;
+  /** The entry that closed it. */
+  readonly closedBy: EntryOf<'close'> | null;
+  /** Whether all of it lies above the pipe, in the riser: it has no station. */
+  readonly inRiser: boolean;
+};
+
+/** Finds the standing `close` of each opened entry; closes follow corrections along the chain. */
+function findCloses(axis: RunAxis): ReadonlyMap<string, EntryOf<'close'>> {
+  const closes = new Map<string, EntryOf<'close'>>();
+  for (const entry of axis.log.standing) {
+    if (entry.kind !== 'close') continue;
+    for (const heir of axis.log.heirsOf(entry.closes)) closes.set(heir.id, entry);
+  }
+  return closes;
+}
+
+/**
+ * Lays every standing defect or unseen entry of a run on its line.
+ *
+ * An entry without a footage spans the place between its neighbours in time. A said length stands in
+ * for a missing end, in the direction of the pass. A stretch never closed is a point with no length.
+ */
+export function placeStretches<K extends 'defect' | 'unseen'>(
+  axis: RunAxis,
+  kind: K,
+): PlacedStretch<StretchEntry<K>>[] {
+  const closes = findCloses(axis);
+  return axis.log.standing.flatMap((entry) =>
+    entry.kind === kind
+      ? [placeStretch(axis, entry as StretchEntry<K>, closes.get(entry.id) ?? null)]
+      : [],
+  );
+}
+
+function placeStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>>(
+  axis: RunAxis,
+  entry: E,
+  closedBy: EntryOf<'close'> | null,
+): PlacedStretch<E> {
+  const start = axis.placeOfEntry(entry);
+  const other = otherEnd(axis, entry, closedBy, start.from);
+  const ends = other ? [start.from, start.to, other.from, other.to] : [start.from, start.to];
+  const inRiser = ends.every((end) => end.alongFt < -TOLERANCES.samePlaceFt);
+  // The part of a stretch that reaches into the riser is no part of the line.
+  const stations = ends.map((end) =>
+    inRiser ? end.stationFt : axis.placeAlong(Math.max(0, end.alongFt)),
+  );
+  const span = interval(Math.min(...stations), Math.max(...stations));
+  const unspokenFt = Math.abs(start.to.alongFt - start.from.alongFt);
+  return {
+    entry,
+    axis,
+    pass: entry.pass,
+    span,
+    sigmaFt: Math.max(...ends.map((end) => end.sigmaFt)) + unspokenFt / 2,
+    stillOpen: entry.open === true && other === null,
+    lengthFt: other ? span.toFt - span.fromFt : null,
+    closedBy,
+    inRiser,
+  };
+}
+
+function otherEnd(
+  axis: RunAxis,
+  entry: EntryOf<'defect'> | EntryOf<'unseen'>,
+  closedBy: EntryOf<'close'> | null,
+  start: Place,
+): { readonly from: Place; readonly to: Place } | null {
+  if (closedBy) return axis.placeOfEntry(closedBy);
+  if (entry.toReadingFt !== undefined) {
+    const place = axis.placeOf(entry.pass, entry.toReadingFt);
+    return { from: place, to: place };
+  }
+  if (entry.kind === 'defect' && entry.lengthFt !== undefined && entry.open !== true) {
+    const alongFt = start.alongFt + (entry.pass === 'out' ? entry.lengthFt : -entry.lengthFt);
+    const place = { ...start, alongFt, stationFt: axis.placeAlong(alongFt) };
+    return { from: place, to: place };
+  }
+  return null;
+}

@@ -1,0 +1,85 @@
+import { sayList } from '../base/numbers';
+import type { Derived } from '../derive';
+import type { Step } from './block';
+import { dayOf, workingDaysBefore } from './calendar';
+import { inOrderOfWork, inScope } from './headline';
+import { endsLine } from '../lateral/terminus';
+
+/** Working days before the end of the inspection period by which each step should be done. */
+const DAYS_BEFORE = { look: 4, quotes: 3, authority: 3, decide: 1 } as const;
+
+/** What the buyer does next, in order, dated back from the end of the inspection period. */
+export function composeSteps(derived: Derived): Step[] {
+  const { job } = derived.inspection;
+  const scoped = dayOf(job.scheduledFor);
+  const endsOn = job.inspectionPeriodEndsOn ?? null;
+  const by = (days: number) => {
+    if (endsOn === null || endsOn < scoped) return null;
+    const day = workingDaysBefore(endsOn, days);
+    return day < scoped ? workingDaysBefore(endsOn, 0) : day;
+  };
+  const findings = inOrderOfWork(inScope(derived));
+  const owners = findings.filter(({ responsibleSide }) => responsibleSide === 'owner');
+  const numbersOf = (action: (typeof findings)[number]['action']) =>
+    owners.filter((finding) => finding.action === action).map(({ number }) => String(number));
+  const name = (numbers: readonly string[]) =>
+    `finding${numbers.length > 1 ? 's' : ''} ${sayList(numbers)}`;
+  const steps: Step[] = [];
+
+  const urgent = numbersOf('urgent');
+  if (urgent.length > 0) {
+    steps.push({ text: `Call a licensed drain contractor now about ${name(urgent)}.`, byOn: scoped });
+  }
+  const look = numbersOf('look-again');
+  if (look.length > 0) {
+    steps.push({
+      text: `Have the line drained or cleaned, and ${name(look)} looked at again.`,
+      byOn: by(DAYS_BEFORE.look),
+    });
+  }
+  const missed = sayMissed(derived);
+  if (missed) steps.push({ text: missed, byOn: by(DAYS_BEFORE.look) });
+  const repair = [...urgent, ...numbersOf('repair')];
+  if (repair.length > 0) {
+    steps.push({
+      text: `Get two quotes from licensed drain contractors for ${name(repair)}.`,
+      byOn: by(DAYS_BEFORE.quotes),
+    });
+  }
+  const publicSide = findings
+    .filter(({ responsibleSide, severity }) => responsibleSide === 'public' && severity !== 'slight')
+    .map(({ number }) => String(number));
+  if (publicSide.length > 0) {
+    steps.push({
+      text: `Report ${name(publicSide)} to the sewer authority: it is on the public side.`,
+      byOn: by(DAYS_BEFORE.authority),
+    });
+  }
+  if (steps.length > 0) {
+    steps.push({
+      text: 'Decide what to ask the seller for, and say so in writing.',
+      byOn: by(DAYS_BEFORE.decide),
+    });
+  }
+  const upkeep = numbersOf('upkeep');
+  if (upkeep.length > 0) {
+    steps.push({ text: `After you move in, have ${name(upkeep)} cleaned.`, byOn: null });
+  }
+  if (repair.length > 0) {
+    steps.push({ text: 'After the repair, have the line scoped again to prove it.', byOn: null });
+  }
+  if (steps.length === 0) {
+    steps.push({ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null });
+  }
+  return steps;
+}
+
+function sayMissed(derived: Derived): string | null {
+  const { axes, terminus, reachedMain, coverage, unplaced } = derived.lateral;
+  if (axes.length === 0 && unplaced.length === 0) return 'Have the line scoped.';
+  if (terminus && endsLine(terminus.kind) && !reachedMain) {
+    return 'Have the end of the line confirmed, by sight or by a locate.';
+  }
+  if (!reachedMain) return 'Have the rest of the line seen from another opening, or after cleaning.';
+  return coverage.obscuredFt >= 0.5 ? 'Have the hidden part looked at again.' : null;
+}

@@ -1,0 +1,28 @@
+import { roundTo } from '../base/numbers';
+import type { Derived } from '../derive';
+import { nameDefect, nameMaterial, nameZone } from '../log/say-entry';
+
+/** One row of the Section read as a table, for people who do not see the drawing. */
+export type SectionRow = { readonly fromFt: number; readonly toFt: number; readonly what: string };
+
+/** The Section in words, in station order: pipes, what could not be seen, and findings. */
+export function tabulateSection(derived: Derived): SectionRow[] {
+  const { lateral } = derived;
+  const rows: SectionRow[] = [
+    ...lateral.segments.map((segment) => ({
+      fromFt: segment.fromFt,
+      toFt: segment.toFt,
+      what: `${segment.diameterIn === null ? '' : `${segment.diameterIn} in `}${nameMaterial(segment.material)}${segment.zone ? `, ${nameZone(segment.zone).toLowerCase()}` : ''}`,
+    })),
+    ...lateral.coverage.obscured.map((stretch) => ({ ...stretch, what: 'nobody could see' })),
+    ...derived.findings
+      .filter(({ placed, lineId }) => placed && lineId === lateral.lineId)
+      .map(({ span, kind, severity, number }) => ({
+        ...span,
+        what: `finding ${number}: ${nameDefect(kind).toLowerCase()}, ${severity}`,
+      })),
+  ];
+  return rows
+    .map((row) => ({ ...row, fromFt: roundTo(row.fromFt, 1), toFt: roundTo(row.toFt, 1) }))
+    .sort((a, b) => a.fromFt - b.fromFt || b.toFt - a.toFt);
+}

@@ -1,0 +1,48 @@
+import { Refusal } from './answer';
+
+const MEGABYTE = 1024 * 1024;
+/** An entry or a form is small; a log of 5,000 entries is about 2 MB. */
+export const BODY_LIMITS = { record: 1 * MEGABYTE, file: 16 * MEGABYTE } as const;
+
+/** Reads a request's body as text, stopping as soon as it grows over the limit. */
+export async function readText(request: Request, limitBytes: number): Promise<string> {
+  const tooLarge = () =>
+    new Refusal(
+      413,
+      'too-large',
+      `Expected at most ${limitBytes / MEGABYTE} MB, got more. Nothing was stored; send less at once.`,
+    );
+  if (Number(request.headers.get('content-length') ?? 0) > limitBytes) throw tooLarge();
+  if (!request.body) return '';
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength;
+    if (size > limitBytes) throw tooLarge();
+    chunks.push(chunk);
+  }
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
+  } catch {
+    throw new Refusal(400, 'bad-input', 'Expected UTF-8 text. Nothing was stored.');
+  }
+}
+
+/** Reads a request's body as JSON. */
+export async function readJson(request: Request, limitBytes: number): Promise<unknown> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/json\b/i.test(type)) {
+    throw new Refusal(
+      415,
+      'bad-type',
+      `Expected content-type application/json, got ${type || 'nothing'}. Nothing was stored.`,
+    );
+  }
+  const text = await readText(request, limitBytes);
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    const got = error instanceof Error ? error.message : 'something else';
+    throw new Refusal(400, 'bad-json', `Expected JSON, got: ${got}. Nothing was stored.`);
+  }
+}

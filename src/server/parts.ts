@@ -1,0 +1,61 @@
+import type { Database } from 'better-sqlite3';
+
+/** Tables that hold an ordered list of parts of a job, each part as JSON. */
+type PartTable = 'access_points' | 'runs';
+
+const INSERT: Record<PartTable, string> = {
+  access_points: `INSERT INTO access_points (job_id, position, id, body)
+    VALUES (@jobId, (SELECT count(*) FROM access_points WHERE job_id = @jobId), @id, @body)`,
+  runs: `INSERT INTO runs (job_id, position, id, body)
+    VALUES (@jobId, (SELECT count(*) FROM runs WHERE job_id = @jobId), @id, @body)`,
+};
+const SELECT: Record<PartTable, string> = {
+  access_points: 'SELECT body FROM access_points WHERE job_id = ? ORDER BY position',
+  runs: 'SELECT body FROM runs WHERE job_id = ? ORDER BY position',
+};
+const FIND: Record<PartTable, string> = {
+  access_points: 'SELECT body FROM access_points WHERE job_id = ? AND id = ?',
+  runs: 'SELECT body FROM runs WHERE job_id = ? AND id = ?',
+};
+
+/** Whether a part was new, there already with the same content, or there with another. */
+export type Stored = 'stored' | 'known' | 'conflict';
+
+/** Compares a row's text with what came in, whatever the order of their keys. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keysA = Object.keys(a);
+  const keysB = Object.keys(b);
+  return (
+    keysA.length === keysB.length &&
+    keysA.every((key) =>
+      sameJson((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+    )
+  );
+}
+
+/** Appends an access point or a run's set-up to a job; the same one sent twice is stored once. */
+export function addPart(
+  db: Database,
+  table: PartTable,
+  jobId: string,
+  part: { readonly id: string },
+): Stored {
+  const known = db.prepare<[string, string], { body: string }>(FIND[table]).get(jobId, part.id);
+  if (known) return sameJson(JSON.parse(known.body), part) ? 'known' : 'conflict';
+  db.prepare(INSERT[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
+  return 'stored';
+}
+
+export function listParts(db: Database, table: PartTable, jobId: string): unknown[] {
+  return db
+    .prepare<[string], { body: string }>(SELECT[table])
+    .all(jobId)
+    .map(({ body }) => JSON.parse(body) as unknown);
+}
+
+export function hasPart(db: Database, table: PartTable, jobId: string, id: string): boolean {
+  return db.prepare(FIND[table]).get(jobId, id) !== undefined;
+}
