@@ -66,7 +66,9 @@ export function listEntries(db: Database, jobId: string): Map<string, Entry[]> {
 /** Ids of a run's entries. */
 export function listEntryIds(db: Database, jobId: string, runId: string): Set<string> {
   const rows = db
-    .prepare<[string, string], { id: string }>('SELECT id FROM entries WHERE job_id = ? AND run_id = ?')
+    .prepare<[string, string], { id: string }>(
+      'SELECT id FROM entries WHERE job_id = ? AND run_id = ?',
+    )
     .all(jobId, runId);
   return new Set(rows.map(({ id }) => id));
 }

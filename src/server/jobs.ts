@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import type { JobSummary } from '#core/desk/desk';
 
 /** A job as its row keeps it: parsed JSON, unknown keys included. */
 export type JobRow = {
@@ -8,21 +9,12 @@ export type JobRow = {
   readonly rest: Record<string, unknown>;
 };
 
-/** One line of the Desk. */
-export type JobSummary = {
-  readonly id: string;
-  readonly title: string;
-  readonly client: string;
-  readonly scheduledFor: string;
-  readonly periodEndsOn: string | null;
-  readonly runCount: number;
-  readonly entryCount: number;
-};
-
 type RawRow = { job: string; property: string; rest: string };
 
 export function findJob(db: Database, id: string): JobRow | null {
-  const row = db.prepare<[string], RawRow>('SELECT job, property, rest FROM jobs WHERE id = ?').get(id);
+  const row = db
+    .prepare<[string], RawRow>('SELECT job, property, rest FROM jobs WHERE id = ?')
+    .get(id);
   return row
     ? { job: JSON.parse(row.job), property: JSON.parse(row.property), rest: JSON.parse(row.rest) }
     : null;

@@ -12,7 +12,9 @@ export function migrationsFolder(): string {
 
 /** Reads the migrations of a folder. They are numbered from 1 without a gap, or it throws. */
 export function readMigrations(folder: string): Migration[] {
-  const files = readdirSync(folder).filter((name) => name.endsWith('.sql')).sort();
+  const files = readdirSync(folder)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
   return files.map((name, index) => {
     const version = Number(/^(\d{4})-/.exec(name)?.[1]);
     if (version !== index + 1) {

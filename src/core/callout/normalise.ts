@@ -51,20 +51,21 @@ function readFraction(_: string, whole: string | undefined, over: string, under:
  * What a word means is left to the readers.
  */
 export function normaliseCallout(text: string): string {
-  return (
-    ` ${text.toLowerCase()} `
-      .replace(/[“”„″]/g, '"')
-      .replace(/[‘’′`]/g, "'")
-      .replace(/×/g, 'x')
-      .replace(/[–—]/g, '-')
-      .replace(/(\d?)\s*([½¼¾⅛⅓⅔])/g, (_, whole: string, part: string) => `${whole || '0'}${FRACTIONS[part]}`)
-      .replace(/(?:(\d+)[ -])?(?<![\d.])(\d)\/(\d{1,2})(?=\s*(?:"|in\b|inch))/g, readFraction)
-      .replace(WORDS, (phrase) => readNumberWords(phrase))
-      .replace(/(\d+)\s+and\s+a\s+half\b/g, '$1.5')
-      .replace(/(\d+)\s+and\s+a\s+quarter\b/g, '$1.25')
-      .replace(/\bper\s?cent\b/g, '%')
-      .replace(/(\d)\s+%/g, '$1%')
-      .replace(/\bo\s?'?\s?clock\b/g, "o'clock")
-      .replace(/\s+/g, ' ')
-  );
+  return ` ${text.toLowerCase()} `
+    .replace(/[“”„″]/g, '"')
+    .replace(/[‘’′`]/g, "'")
+    .replace(/×/g, 'x')
+    .replace(/[–—]/g, '-')
+    .replace(
+      /(\d?)\s*([½¼¾⅛⅓⅔])/g,
+      (_, whole: string, part: string) => `${whole || '0'}${FRACTIONS[part]}`,
+    )
+    .replace(/(?:(\d+)[ -])?(?<![\d.])(\d)\/(\d{1,2})(?=\s*(?:"|in\b|inch))/g, readFraction)
+    .replace(WORDS, (phrase) => readNumberWords(phrase))
+    .replace(/(\d+)\s+and\s+a\s+half\b/g, '$1.5')
+    .replace(/(\d+)\s+and\s+a\s+quarter\b/g, '$1.25')
+    .replace(/\bper\s?cent\b/g, '%')
+    .replace(/(\d)\s+%/g, '$1%')
+    .replace(/\bo\s?'?\s?clock\b/g, "o'clock")
+    .replace(/\s+/g, ' ');
 }

@@ -50,7 +50,8 @@ const SETTLES_WITHIN_FT = 2;
 /** A thing said where a flag waits settles the flag. */
 function settleFlag(draft: EntryDraft, context: CalloutContext): EntryDraft {
   const { readingFt } = draft;
-  if (!SETTLES.includes(draft.kind) || draft.replaces !== undefined || readingFt === null) return draft;
+  if (!SETTLES.includes(draft.kind) || draft.replaces !== undefined || readingFt === null)
+    return draft;
   const away = (entry: Entry) => Math.abs((entry.readingFt ?? Infinity) - readingFt);
   const flag = context.standing
     .filter((entry) => entry.kind === 'flag' && away(entry) <= SETTLES_WITHIN_FT)
@@ -78,7 +79,9 @@ function read(text: string, context: CalloutContext): Understood | null {
 export function parseCallout(text: string, context: CalloutContext): Understood | null {
   if (text.trim() === '') return null;
   const correction = scanCallout(text);
-  const target = correction.take(/^ (?:correct|fix|change) (\d+(?:\.\d+)?)\s*(?:ft|feet)?\s*(?:to be|to|as|,|:)?\s/);
+  const target = correction.take(
+    /^ (?:correct|fix|change) (\d+(?:\.\d+)?)\s*(?:ft|feet)?\s*(?:to be|to|as|,|:)?\s/,
+  );
   if (target) return correctEntry(Number(target[1]), correction, text, context);
   return (
     read(text, context) ?? {

@@ -4,7 +4,9 @@ const NUMBER = String.raw`(\d+(?:\.\d+)?|\.\d+)`;
 
 /** Takes a share of the whole, 0 to 1: "60%", "half", "a third", "2/3"; `null` when none was said. */
 export function takeRatio(scan: Scan): number | null {
-  const percent = scan.take(new RegExp(`${NUMBER}%(?:\\s+(?:of\\s+(?:the\\s+)?(?:bore|pipe|area)|full|deep))?`));
+  const percent = scan.take(
+    new RegExp(`${NUMBER}%(?:\\s+(?:of\\s+(?:the\\s+)?(?:bore|pipe|area)|full|deep))?`),
+  );
   if (percent) return Math.min(1, Number(percent[1]) / 100);
   const fraction = scan.take(/\b([1-9])\/([2-9])\b(?:\s+(?:full|deep|of (?:the )?(?:bore|pipe)))?/);
   if (fraction) return Math.min(1, Number(fraction[1]) / Number(fraction[2]));
@@ -24,14 +26,18 @@ export function takeRatio(scan: Scan): number | null {
 export function takeInches(scan: Scan): number | null {
   if (scan.take(/\bhalf (?:an )?inch\b/)) return 0.5;
   if (scan.take(/\b(?:a )?quarter (?:of an )?inch\b/)) return 0.25;
-  const size = scan.take(new RegExp(`${NUMBER}\\s*(?:"|in\\b|inch(?:es)?\\b)(?:\\s+(?:deep|high|wide|open))?`));
+  const size = scan.take(
+    new RegExp(`${NUMBER}\\s*(?:"|in\\b|inch(?:es)?\\b)(?:\\s+(?:deep|high|wide|open))?`),
+  );
   return size ? Number(size[1]) : null;
 }
 
 /** Takes a length in feet and inches as inches: `4'1"`, `4 ft 1 in`, `4.5 ft`; `null` when none. */
 export function takeFeetInches(scan: Scan): number | null {
   const both = scan.take(
-    new RegExp(`${NUMBER}\\s*(?:'|ft\\b|feet\\b|foot\\b)\\s*${NUMBER}\\s*(?:"|in\\b|inch(?:es)?\\b)?`),
+    new RegExp(
+      `${NUMBER}\\s*(?:'|ft\\b|feet\\b|foot\\b)\\s*${NUMBER}\\s*(?:"|in\\b|inch(?:es)?\\b)?`,
+    ),
   );
   if (both) return Number(both[1]) * 12 + Number(both[2]);
   const feet = scan.take(new RegExp(`${NUMBER}\\s*(?:'|ft\\b|feet\\b|foot\\b)`));
@@ -64,9 +70,17 @@ function readHour(text: string): number | null {
  */
 export function takeClock(scan: Scan, bareArc: boolean): Clock | null {
   const arc =
-    scan.take(new RegExp(`(?:\\bfrom\\s+)?(?<![\\d.])${HALF_HOUR}\\s*(?:o'clock\\s*)?(?:to|-|through)\\s*${HALF_HOUR}\\s*o'clock`)) ??
+    scan.take(
+      new RegExp(
+        `(?:\\bfrom\\s+)?(?<![\\d.])${HALF_HOUR}\\s*(?:o'clock\\s*)?(?:to|-|through)\\s*${HALF_HOUR}\\s*o'clock`,
+      ),
+    ) ??
     (bareArc
-      ? scan.take(new RegExp(`(?<!from\\s)(?<![\\d.])\\b${HALF_HOUR}\\s*(?:to|-)\\s*${HALF_HOUR}(?![\\d.%"'])(?!\\s*(?:ft|feet|foot|in\\b|inch))`))
+      ? scan.take(
+          new RegExp(
+            `(?<!from\\s)(?<![\\d.])\\b${HALF_HOUR}\\s*(?:to|-)\\s*${HALF_HOUR}(?![\\d.%"'])(?!\\s*(?:ft|feet|foot|in\\b|inch))`,
+          ),
+        )
       : null);
   if (arc) {
     const from = readHour(arc[1]!);
@@ -95,10 +109,16 @@ export type Footage = {
 export function takeFootage(scan: Scan): Footage {
   const unit = String.raw`\s*(?:ft\b|feet\b|foot\b|')?`;
   const both = scan.take(
-    new RegExp(`(?:\\b(?:from|between|at)\\s+)?${NUMBER}${unit}\\s*(?:to|-|through|thru|and|until)\\s*${NUMBER}${unit}`),
+    new RegExp(
+      `(?:\\b(?:from|between|at)\\s+)?${NUMBER}${unit}\\s*(?:to|-|through|thru|and|until)\\s*${NUMBER}${unit}`,
+    ),
   );
   if (both) return { fromFt: Number(both[1]), toFt: Number(both[2]), opens: false, closes: false };
-  const from = scan.take(new RegExp(`\\b(?:from|starts?(?:\\s+at)?|begins?(?:\\s+at)?|opens?\\s+at)\\s+${NUMBER}${unit}`));
+  const from = scan.take(
+    new RegExp(
+      `\\b(?:from|starts?(?:\\s+at)?|begins?(?:\\s+at)?|opens?\\s+at)\\s+${NUMBER}${unit}`,
+    ),
+  );
   if (from) {
     const to = scan.take(new RegExp(`\\b(?:to|until|ends?(?:\\s+at)?)\\s+${NUMBER}${unit}`));
     if (to) return { fromFt: Number(from[1]), toFt: Number(to[1]), opens: false, closes: false };
@@ -109,7 +129,8 @@ export function takeFootage(scan: Scan): Footage {
   if (scan.take(/\b(?:from here|starts?|begins?|starting)\b/)) {
     return { ...bare(scan, NUMBER, unit), opens: true };
   }
-  if (scan.take(/\b(?:to here|ends?|ending)\b/)) return { ...bare(scan, NUMBER, unit), closes: true };
+  if (scan.take(/\b(?:to here|ends?|ending)\b/))
+    return { ...bare(scan, NUMBER, unit), closes: true };
   const first = bare(scan, NUMBER, unit);
   const second = first.fromFt === null ? null : bare(scan, NUMBER, unit).fromFt;
   if (second !== null) return { ...first, toFt: second };

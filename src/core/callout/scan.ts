@@ -27,7 +27,8 @@ export function scanCallout(text: string): Scan {
     has: (pattern) => pattern.test(left),
     take: (pattern) => {
       const match = pattern.exec(left);
-      if (match) left = `${left.slice(0, match.index)} ${left.slice(match.index + match[0].length)}`;
+      if (match)
+        left = `${left.slice(0, match.index)} ${left.slice(match.index + match[0].length)}`;
       return match;
     },
     rest: () => {

@@ -1,6 +1,7 @@
 import { type Fault, sayGot } from '../base/fault';
 import type { Inspection } from '../job/inspection';
 import type { Run } from '../job/run';
+import type { Entry } from '../log/entry';
 
 /** Faults of ids: named twice, or naming something that is not in the file. */
 export function findReferenceFaults(inspection: Inspection): Fault[] {
@@ -64,25 +65,39 @@ function entryReferenceFaults(run: Run, under: string): Fault[] {
     }
     known.set(entry.id, text);
   });
-  const kindOf = new Map(run.entries.map((entry) => [entry.id, entry.kind]));
-  run.entries.forEach((entry, index) => {
+  const ids = new Set(run.entries.map((entry) => entry.id));
+  return [...faults, ...findDanglingEntries(run.entries, ids, `${under}.entries`)];
+}
+
+/**
+ * Faults of entries that correct, close or take back something that is not in their run's log.
+ *
+ * @param known ids of the whole log.
+ * @param under path of the list that holds the entries.
+ */
+export function findDanglingEntries(
+  entries: readonly Entry[],
+  known: ReadonlySet<string>,
+  under: string,
+): Fault[] {
+  return entries.flatMap((entry, index) => {
     const targets: [string, string | undefined][] = [
       ['replaces', entry.replaces],
       ['retracts', entry.kind === 'retract' ? entry.retracts : undefined],
       ['closes', entry.kind === 'close' ? entry.closes : undefined],
     ];
-    for (const [key, target] of targets) {
-      if (target === undefined) continue;
-      if (target === entry.id || !kindOf.has(target)) {
-        faults.push({
-          path: `${under}.entries[${index}].${key}`,
-          expected: 'the id of another entry of this run',
-          got: sayGot(target),
-        });
-      }
-    }
+    return targets.flatMap(([key, target]) =>
+      target === undefined || (known.has(target) && target !== entry.id)
+        ? []
+        : [
+            {
+              path: `${under}[${index}].${key}`,
+              expected: 'the id of another entry of this run',
+              got: sayGot(target),
+            },
+          ],
+    );
   });
-  return faults;
 }
 
 function uniqueIds(

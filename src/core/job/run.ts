@@ -1,13 +1,7 @@
 import Joi from 'joi';
 import { flag, id, length, line, oneOf } from '../base/joi';
 import type { Entry } from '../log/entry';
-import {
-  AIDS,
-  CLEANED_BEFORE,
-  FACINGS,
-  ZERO_PLACES,
-  type Facing,
-} from '../log/vocabulary';
+import { AIDS, CLEANED_BEFORE, FACINGS, ZERO_PLACES, type Facing } from '../log/vocabulary';
 
 /** One camera push from one access, facing one way, with one zero. */
 export type Run = {

@@ -62,7 +62,10 @@ function factsOf(
   const entries = ranked.map(({ stretch }) => stretch.entry);
   const first = <K extends keyof (typeof entries)[number]>(key: K) =>
     entries.map((entry) => entry[key]).find((value) => value !== undefined);
-  const form = first('form')?.trim().toLowerCase().replace(/[\s_]+/g, '-');
+  const form = first('form')
+    ?.trim()
+    .toLowerCase()
+    .replace(/[\s_]+/g, '-');
   return {
     kind: entries[0]!.defect,
     depthIn: first('depthIn') ?? null,
@@ -75,7 +78,8 @@ function factsOf(
     locus: first('locus') ?? null,
     holdsDebris: first('holdsDebris') ?? false,
     soilVisible: first('soilVisible') ?? false,
-    lengthFt: ranked.map(({ stretch }) => stretch.lengthFt).find((length) => length !== null) ?? null,
+    lengthFt:
+      ranked.map(({ stretch }) => stretch.lengthFt).find((length) => length !== null) ?? null,
     boreIn: place.boreIn,
     material: place.material,
     inStandingWater,
@@ -117,8 +121,7 @@ function judgeGroup(
   const ourDoing = sightings.some(({ stretch }) => stretch.entry.ourDoing === true);
   const certainty = entry.certainty ?? 'confirmed';
   const waterVerified = lead.water?.verified ?? true;
-  const heldByLipIn =
-    facts.kind === 'standing-water' ? lipAtEndIn(lateral, span.toFt) : null;
+  const heldByLipIn = facts.kind === 'standing-water' ? lipAtEndIn(lateral, span.toFt) : null;
   const chosen = chooseAction({
     severity: ourDoing ? 'slight' : grade.severity,
     facts,
@@ -142,7 +145,12 @@ function judgeGroup(
       ? [{ rule: 'suspected', text: 'suspected, not confirmed: a second look settles it' }]
       : []),
     ...(pipeInDoubt
-      ? [{ rule: 'pipe-uncertain', text: 'the pipe here is not certain, and the grade rests on it' }]
+      ? [
+          {
+            rule: 'pipe-uncertain',
+            text: 'the pipe here is not certain, and the grade rests on it',
+          },
+        ]
       : []),
   ];
   const stillOpen = sightings.every(({ stretch }) => stretch.stillOpen);
@@ -197,7 +205,8 @@ function judgeGroup(
 function lipAtEndIn(lateral: Lateral, endFt: number): number | null {
   const lips = lateral.axes.flatMap((axis) =>
     axis.log.standing.flatMap((entry) => {
-      const isLip = entry.kind === 'material' || (entry.kind === 'defect' && entry.defect === 'lip');
+      const isLip =
+        entry.kind === 'material' || (entry.kind === 'defect' && entry.defect === 'lip');
       if (!isLip || entry.lipIn === undefined) return [];
       const { from, to } = axis.placeOfEntry(entry);
       const stationFt = (from.stationFt + to.stationFt) / 2;

@@ -26,7 +26,9 @@ export function numberFindings(
       if (!known || atMs < known.atMs) first.set(key, { atMs, order: known?.order ?? first.size });
     }
   });
-  const groupOf = new Map(groups.flatMap((keys, index) => keys.map((key) => [key, index] as const)));
+  const groupOf = new Map(
+    groups.flatMap((keys, index) => keys.map((key) => [key, index] as const)),
+  );
   const numbers = groups.map(() => 0);
   let next = 1;
   const chains = [...first].sort(([, a], [, b]) => a.atMs - b.atMs || a.order - b.order);

@@ -30,8 +30,7 @@ function sightingsOf(axis: RunAxis): DefectSighting[] {
     oneEnded: stretch.stillOpen,
     stretch,
     clock: clockOf(stretch.entry, axis),
-    water:
-      stretch.entry.defect === 'standing-water' ? checkWater(stretch.entry, axis.log) : null,
+    water: stretch.entry.defect === 'standing-water' ? checkWater(stretch.entry, axis.log) : null,
   }));
 }
 

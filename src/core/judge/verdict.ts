@@ -45,9 +45,7 @@ export function judgeOverall(
   const isOpen =
     main === undefined ||
     !main.reachedMain ||
-    laterals.some(
-      ({ unplaced }) => unplaced.some(({ run }) => run.outcome !== 'abandoned'),
-    ) ||
+    laterals.some(({ unplaced }) => unplaced.some(({ run }) => run.outcome !== 'abandoned')) ||
     laterals.some(isTooObscured) ||
     checks.some(({ level }) => level === 'blocker') ||
     some('look-again');

@@ -54,6 +54,7 @@ export function checkWater(entry: EntryOf<'defect'>, log: FoldedLog): WaterCheck
   // Water goes off where "draining" was said; where it was not, the last "running" is the latest
   // that it can have been on, which makes the drain time an upper bound.
   const lastRun = before.findLastIndex(({ state }) => state === 'running');
-  const off = before.slice(lastRun + 1).find(({ state }) => state === 'draining') ?? before[lastRun];
+  const off =
+    before.slice(lastRun + 1).find(({ state }) => state === 'draining') ?? before[lastRun];
   return { verified: true, state: 'drained', drainedMin: off ? (atMs - off.atMs) / 60_000 : null };
 }

@@ -49,8 +49,7 @@ export function readFeatures(axes: readonly RunAxis[], settings: Settings): Feat
   const groups = mergeSightings(
     sightings,
     settings.mergeFt,
-    (a, b) =>
-      a.entry.feature === b.entry.feature && arcsCompatible(arc(a.clock), arc(b.clock)),
+    (a, b) => a.entry.feature === b.entry.feature && arcsCompatible(arc(a.clock), arc(b.clock)),
   );
   return groups
     .map((group) => {

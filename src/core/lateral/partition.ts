@@ -96,7 +96,8 @@ function gatherSpots<T>(
 /** The piece that holds a station, or `null` outside the reach. On an edge, the downstream one. */
 export function pieceAt<T>(pieces: readonly Piece<T>[], stationFt: number): Piece<T> | null {
   return (
-    pieces.findLast((piece) => stationFt >= piece.fromFt - 1e-9 && stationFt <= piece.toFt + 1e-9) ??
-    null
+    pieces.findLast(
+      (piece) => stationFt >= piece.fromFt - 1e-9 && stationFt <= piece.toFt + 1e-9,
+    ) ?? null
   );
 }

@@ -89,7 +89,11 @@ export function cutSegments(
       const parts: Segment[] = edges.slice(1).map((toFt, index) => {
         const fromFt = edges[index]!;
         const middleFt = (fromFt + toFt) / 2;
-        const zone = pieceAt(zones.map((z) => ({ ...z, entryIds: [] })), middleFt)?.value ?? null;
+        const zone =
+          pieceAt(
+            zones.map((z) => ({ ...z, entryIds: [] })),
+            middleFt,
+          )?.value ?? null;
         return {
           fromFt,
           toFt,
@@ -123,8 +127,7 @@ export function segmentAt(segments: readonly Segment[], stationFt: number): Segm
     (segment) => stationFt >= segment.fromFt - 1e-9 && stationFt <= segment.toFt + 1e-9,
   );
   if (inside) return inside;
-  const away = (segment: Segment) =>
-    Math.max(segment.fromFt - stationFt, stationFt - segment.toFt);
+  const away = (segment: Segment) => Math.max(segment.fromFt - stationFt, stationFt - segment.toFt);
   return [...segments].sort((a, b) => away(a) - away(b))[0] ?? null;
 }
 

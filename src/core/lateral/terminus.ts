@@ -53,7 +53,9 @@ export function findTerminus(
   const best = candidates[0];
   if (!best) return null;
   const seen = endsLine(best.entry.reason)
-    ? features.find(({ feature }) => feature === (best.entry.reason === 'tank' ? 'tank' : 'main-tap'))
+    ? features.find(
+        ({ feature }) => feature === (best.entry.reason === 'tank' ? 'tank' : 'main-tap'),
+      )
     : undefined;
   return {
     kind: best.entry.reason,

@@ -46,7 +46,9 @@ export function readZones(
     .reduce(
       (pieces, access) =>
         pieces.flatMap((piece) => {
-          const isBounded = pieces.some((next) => next.value !== null && next.fromFt === piece.toFt);
+          const isBounded = pieces.some(
+            (next) => next.value !== null && next.fromFt === piece.toFt,
+          );
           return carryZone(piece, openings.get(access.id)!, access.zone, limits, isBounded);
         }),
       logged,

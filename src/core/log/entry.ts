@@ -2,12 +2,7 @@ import Joi from 'joi';
 import { type Fault, faultsFromJoi, type Outcome, sayGot, sayPath } from '../base/fault';
 import { VALIDATION } from '../base/joi';
 import { baseKeys } from './entry-base';
-import {
-  type MaterialEntry,
-  materialKeys,
-  type ZoneEntry,
-  zoneKeys,
-} from './kinds/boundary';
+import { type MaterialEntry, materialKeys, type ZoneEntry, zoneKeys } from './kinds/boundary';
 import { type CloseEntry, closeKeys, type DefectEntry, defectKeys } from './kinds/defect';
 import { type FeatureEntry, featureKeys } from './kinds/feature';
 import {
@@ -36,12 +31,7 @@ import {
   type WaterEntry,
   waterKeys,
 } from './kinds/seeing';
-import {
-  type LocateEntry,
-  locateKeys,
-  type SurfaceEntry,
-  surfaceKeys,
-} from './kinds/surface';
+import { type LocateEntry, locateKeys, type SurfaceEntry, surfaceKeys } from './kinds/surface';
 
 /** One line of the field log. Entries are appended, never edited. */
 export type Entry =
@@ -117,9 +107,10 @@ export function checkEntry(
     return fail({ path: sayPath(under), expected: 'an entry (an object)', got: sayGot(value) });
   }
   const kind = (value as { kind?: unknown }).kind;
-  const schema = typeof kind === 'string' && Object.hasOwn(ENTRY_SCHEMAS, kind)
-    ? ENTRY_SCHEMAS[kind as EntryKind]
-    : undefined;
+  const schema =
+    typeof kind === 'string' && Object.hasOwn(ENTRY_SCHEMAS, kind)
+      ? ENTRY_SCHEMAS[kind as EntryKind]
+      : undefined;
   if (!schema) {
     return fail({
       path: sayPath([...under, 'kind']),

@@ -29,9 +29,12 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   const retractors = groupIds(log, (entry) => (entry.kind === 'retract' ? entry.retracts : null));
   const successors = groupIds(log, (entry) => entry.replaces ?? null);
 
-  const isAlive: (id: string) => boolean = memo<boolean>((id) => !(retractors.get(id) ?? []).some((by) => isAlive(by)), no);
-  const isReplaced: (id: string) => boolean = memo<boolean>((id) =>
-    (successors.get(id) ?? []).some((by) => isAlive(by) || isReplaced(by)),
+  const isAlive: (id: string) => boolean = memo<boolean>(
+    (id) => !(retractors.get(id) ?? []).some((by) => isAlive(by)),
+    no,
+  );
+  const isReplaced: (id: string) => boolean = memo<boolean>(
+    (id) => (successors.get(id) ?? []).some((by) => isAlive(by) || isReplaced(by)),
     no,
   );
   // Later entries first: each answer then rests on answers already known, however long a chain is.
@@ -47,10 +50,13 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   const atMs = new Map(standing.map((entry) => [entry.id, Date.parse(entry.at)]));
   standing.sort((a, b) => atMs.get(a.id)! - atMs.get(b.id)!);
 
-  const rootOf: (id: string) => string = memo<string>((id) => {
-    const before = byId.get(id)?.replaces;
-    return before !== undefined && byId.has(before) ? rootOf(before) : id;
-  }, (id) => id);
+  const rootOf: (id: string) => string = memo<string>(
+    (id) => {
+      const before = byId.get(id)?.replaces;
+      return before !== undefined && byId.has(before) ? rootOf(before) : id;
+    },
+    (id) => id,
+  );
   const isStanding = new Set(standing.map((entry) => entry.id));
   const heirIds: (id: string) => readonly string[] = memo<readonly string[]>(
     (id) => (isStanding.has(id) ? [id] : (successors.get(id) ?? []).flatMap((by) => heirIds(by))),

@@ -38,7 +38,8 @@ export const nameMaterial = (material: Material) => MATERIAL_NAMES[material] ?? 
 /** A zone in the trade's words ("Driveway"). */
 export const nameZone = (zone: Zone) => ZONE_NAMES[zone] ?? capital(plain(zone));
 /** A feature in the trade's words ("Property line"). */
-export const nameFeature = (feature: FeatureKind) => FEATURE_NAMES[feature] ?? capital(plain(feature));
+export const nameFeature = (feature: FeatureKind) =>
+  FEATURE_NAMES[feature] ?? capital(plain(feature));
 
 /** Says an entry, or one about to be logged, as a row of the log. */
 export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
@@ -115,7 +116,9 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
         entry.blockedBy,
         entry.mark,
         entry.reference,
-        ...(entry.swings ?? []).map(({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`),
+        ...(entry.swings ?? []).map(
+          ({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`,
+        ),
       );
       break;
     case 'flow-test':
@@ -161,7 +164,10 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
 
 function sayClock(from: number | undefined, to: number | undefined): string | null {
   if (from === undefined) return null;
-  return to === undefined || to === from ? `${sayHour(from)} o’clock` : `${sayHour(from)} to ${sayHour(to)}`;
+  return to === undefined || to === from
+    ? `${sayHour(from)} o’clock`
+    : `${sayHour(from)} to ${sayHour(to)}`;
 }
 
-const sayHour = (hour: number) => (Number.isInteger(hour) ? String(hour) : `${Math.floor(hour) || 12}:30`);
+const sayHour = (hour: number) =>
+  Number.isInteger(hour) ? String(hour) : `${Math.floor(hour) || 12}:30`;

@@ -60,8 +60,7 @@ export function slipShare(
     return pass === 'out' ? (readingFt - home.zeroFt) / outFt : 1;
   }
   if (home.cableFt <= 0) return 0;
-  const movedFt =
-    pass === 'out' ? readingFt - home.zeroFt : outFt + (home.farthestFt - readingFt);
+  const movedFt = pass === 'out' ? readingFt - home.zeroFt : outFt + (home.farthestFt - readingFt);
   return movedFt / home.cableFt;
 }
 

@@ -18,6 +18,7 @@ export function farthestReadingFt(run: Run, standing: readonly Entry[]): number 
   const ends = standing.flatMap((entry) =>
     entry.kind === 'end' && entry.readingFt !== null ? [entry.readingFt] : [],
   );
-  const all = ends.length > 0 ? ends : standing.filter((e) => e.kind !== 'home').flatMap(readingsOf);
+  const all =
+    ends.length > 0 ? ends : standing.filter((e) => e.kind !== 'home').flatMap(readingsOf);
   return all.reduce((most, reading) => Math.max(most, reading), run.zero.readingFt);
 }

@@ -25,9 +25,7 @@ export function adviseFinding(finding: Finding): string {
   }
   switch (finding.action) {
     case 'none':
-      return finding.ourDoing
-        ? 'No work now, because this inspection caused it.'
-        : 'No work now.';
+      return finding.ourDoing ? 'No work now, because this inspection caused it.' : 'No work now.';
     case 'monitor':
       return 'No work now. Look again when the line is next opened.';
     case 'upkeep':

@@ -21,7 +21,9 @@ export function sayLongDay(day: string): string {
 /** The nth weekday (1 = Monday) of a month, or the last one when `nth` is −1. */
 function nthWeekday(year: number, month: number, weekday: number, nth: number): Temporal.PlainDate {
   if (nth === -1) {
-    const last = Temporal.PlainDate.from({ year, month, day: 1 }).add({ months: 1 }).subtract({ days: 1 });
+    const last = Temporal.PlainDate.from({ year, month, day: 1 })
+      .add({ months: 1 })
+      .subtract({ days: 1 });
     return last.subtract({ days: (last.dayOfWeek - weekday + 7) % 7 });
   }
   const first = Temporal.PlainDate.from({ year, month, day: 1 });
@@ -33,7 +35,13 @@ function nthWeekday(year: number, month: number, weekday: number, nth: number): 
  * is kept on Friday, a Sunday one on Monday).
  */
 export function federalHolidays(year: number): string[] {
-  const fixed: readonly (readonly [number, number])[] = [[1, 1], [6, 19], [7, 4], [11, 11], [12, 25]];
+  const fixed: readonly (readonly [number, number])[] = [
+    [1, 1],
+    [6, 19],
+    [7, 4],
+    [11, 11],
+    [12, 25],
+  ];
   const observed = fixed.map(([month, day]) => {
     const date = Temporal.PlainDate.from({ year, month, day });
     if (date.dayOfWeek === 6) return date.subtract({ days: 1 });
@@ -62,7 +70,7 @@ export function isWorkingDay(day: string): boolean {
 export function workingDaysBefore(day: string, count: number): string {
   let date = Temporal.PlainDate.from(day);
   while (!isWorkingDay(String(date))) date = date.subtract({ days: 1 });
-  for (let left = count; left > 0; ) {
+  for (let left = count; left > 0;) {
     date = date.subtract({ days: 1 });
     if (isWorkingDay(String(date))) left -= 1;
   }

@@ -9,10 +9,14 @@ export function composeCautions(derived: Derived): string[] {
   return [
     'Local codes and licensed practice govern. The advice here is for planning.',
     ...(has('utility-crossing')
-      ? ['Another utility runs through the sewer. Stop all work in the pipe. A gas line cut by a drain machine kills.']
+      ? [
+          'Another utility runs through the sewer. Stop all work in the pipe. A gas line cut by a drain machine kills.',
+        ]
       : []),
     ...(mayDig
-      ? ['Before anyone digs: have the utilities marked. Deep trenches need protection by a competent person.']
+      ? [
+          'Before anyone digs: have the utilities marked. Deep trenches need protection by a competent person.',
+        ]
       : []),
     ...(asbestos
       ? ['Asbestos cement pipe must not be cut, ground or burst without licensed abatement.']

@@ -84,7 +84,8 @@ export function sayStep(step: Step): string {
   return step.byOn ? `${step.text.replace(/\.$/, '')}, by ${sayDay(step.byOn)}.` : step.text;
 }
 
-const sayNothing = (items: readonly string[]) => (items.length > 0 ? items : ['Nothing was hidden.']);
+const sayNothing = (items: readonly string[]) =>
+  items.length > 0 ? items : ['Nothing was hidden.'];
 
 function composeFinding(finding: Finding, accessId: string): FindingBlock {
   const { name, trade } = DEFECT_WORDS[finding.kind];
@@ -122,7 +123,9 @@ function composeSound(derived: Derived): string[] {
   if (totalFt(reached) === 0) return ['Nothing has been looked at yet.'];
   if (derived.absences.length === 0) {
     return isTooObscured(derived.lateral)
-      ? [`Only ${sayFeet(coverage.clearFt)} could be seen. Too much was hidden to rule anything out.`]
+      ? [
+          `Only ${sayFeet(coverage.clearFt)} could be seen. Too much was hidden to rule anything out.`,
+        ]
       : ['Every kind of fault was found or suspected somewhere.'];
   }
   const named = derived.absences.map((kind) => DEFECT_WORDS[kind].plural);

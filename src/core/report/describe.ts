@@ -19,7 +19,9 @@ export function explainFinding({ kind, verified }: Finding): string {
 }
 
 const share = (finding: Finding, of: string) =>
-  finding.facts.extentRatio === null ? '' : ` about ${sayPercent(finding.facts.extentRatio)} of the ${of}`;
+  finding.facts.extentRatio === null
+    ? ''
+    : ` about ${sayPercent(finding.facts.extentRatio)} of the ${of}`;
 
 function describeWater(finding: Finding): string {
   const { facts } = finding;
@@ -27,8 +29,11 @@ function describeWater(finding: Finding): string {
   const length = facts.lengthFt === null ? '' : `, over ${sayFeet(facts.lengthFt)}`;
   const depth = facts.depthIn === null ? '' : ` ${sayIn(facts.depthIn)} inches deep`;
   const fill = ratio === null ? '' : `, ${sayPercent(ratio)} of the pipe`;
-  const deepFill = depth === '' && ratio !== null ? ` and fills ${sayPercent(ratio)} of the pipe` : fill;
-  const when = finding.verified ? ', after the line had drained' : ', seen before the line had drained';
+  const deepFill =
+    depth === '' && ratio !== null ? ` and fills ${sayPercent(ratio)} of the pipe` : fill;
+  const when = finding.verified
+    ? ', after the line had drained'
+    : ', seen before the line had drained';
   const debris = facts.holdsDebris ? ' Waste settles in it.' : '';
   return `Water stands${depth}${depth ? fill : deepFill}${length}${when}.${debris}`;
 }

@@ -7,7 +7,19 @@ import { describeFinding, sayFeet } from './describe';
 import { ACCESS_WORDS, DEFECT_WORDS, END_WORDS, ZONE_PLACES } from './words';
 import { sayPlace } from './place';
 
-const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const COUNTS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+];
 
 /** A small count in words. */
 export function sayCount(count: number): string {
@@ -74,7 +86,9 @@ function sayCompleteness(derived: Derived): string {
 
 function capitalFeet(valueFt: number): string {
   const feet = roundTo(valueFt, 0);
-  return capital(COUNTS[feet] ? `${sayCount(feet)} ${feet === 1 ? 'foot' : 'feet'}` : sayFeet(valueFt));
+  return capital(
+    COUNTS[feet] ? `${sayCount(feet)} ${feet === 1 ? 'foot' : 'feet'}` : sayFeet(valueFt),
+  );
 }
 
 /** The headline: what to do, and how much of the line was seen. It always says both. */
@@ -101,8 +115,8 @@ export function composeLead(derived: Derived): string {
   const saw = isWhole
     ? `We saw all ${sayFeet(reachedFt)}, from ${opening}${to}.`
     : of
-    ? `We saw ${roundTo(lateral.coverage.clearFt, 0)}${of}, from ${opening}${to}.`
-    : `We saw ${sayFeet(lateral.coverage.clearFt)}, from ${opening}${to}.`;
+      ? `We saw ${roundTo(lateral.coverage.clearFt, 0)}${of}, from ${opening}${to}.`
+      : `We saw ${sayFeet(lateral.coverage.clearFt)}, from ${opening}${to}.`;
   const worst = inOrderOfWork(inScope(derived)).find(({ severity }) => severity !== 'slight');
   if (!worst) return saw;
   const place = sayPlace(worst, axis.run.accessPointId);

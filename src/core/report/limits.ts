@@ -65,10 +65,15 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
   }
   for (const axis of lateral.unplaced) {
     if (axis.run.outcome === 'abandoned') continue;
-    limits.push(`Run ${axis.run.id} from ${axis.run.accessPointId} could not be joined to the rest.`);
+    limits.push(
+      `Run ${axis.run.id} from ${axis.run.accessPointId} could not be joined to the rest.`,
+    );
   }
   if (isTooObscured(lateral)) {
-    const percent = roundTo((100 * coverage.obscuredFt) / (coverage.obscuredFt + coverage.clearFt), 0);
+    const percent = roundTo(
+      (100 * coverage.obscuredFt) / (coverage.obscuredFt + coverage.clearFt),
+      0,
+    );
     limits.push(`${percent}% of the length reached was hidden, so nothing can be ruled out.`);
   }
   if (inspection.job.scope === 'lateral') {

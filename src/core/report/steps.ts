@@ -28,7 +28,10 @@ export function composeSteps(derived: Derived): Step[] {
 
   const urgent = numbersOf('urgent');
   if (urgent.length > 0) {
-    steps.push({ text: `Call a licensed drain contractor now about ${name(urgent)}.`, byOn: scoped });
+    steps.push({
+      text: `Call a licensed drain contractor now about ${name(urgent)}.`,
+      byOn: scoped,
+    });
   }
   const look = numbersOf('look-again');
   if (look.length > 0) {
@@ -47,7 +50,9 @@ export function composeSteps(derived: Derived): Step[] {
     });
   }
   const publicSide = findings
-    .filter(({ responsibleSide, severity }) => responsibleSide === 'public' && severity !== 'slight')
+    .filter(
+      ({ responsibleSide, severity }) => responsibleSide === 'public' && severity !== 'slight',
+    )
     .map(({ number }) => String(number));
   if (publicSide.length > 0) {
     steps.push({
@@ -80,6 +85,7 @@ function sayMissed(derived: Derived): string | null {
   if (terminus && endsLine(terminus.kind) && !reachedMain) {
     return 'Have the end of the line confirmed, by sight or by a locate.';
   }
-  if (!reachedMain) return 'Have the rest of the line seen from another opening, or after cleaning.';
+  if (!reachedMain)
+    return 'Have the rest of the line seen from another opening, or after cleaning.';
   return coverage.obscuredFt >= 0.5 ? 'Have the hidden part looked at again.' : null;
 }

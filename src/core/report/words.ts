@@ -1,6 +1,13 @@
 import type { Action, Severity } from '../judge/grade';
 import type { Overall } from '../judge/verdict';
-import type { DefectKind, EndReason, FeatureKind, Material, UnseenCause, Zone } from '../log/vocabulary';
+import type {
+  DefectKind,
+  EndReason,
+  FeatureKind,
+  Material,
+  UnseenCause,
+  Zone,
+} from '../log/vocabulary';
 
 /** The buyer's words for the trade's. The trade's word follows in brackets where it is first used. */
 

@@ -68,7 +68,10 @@ export function buildSection(derived: Derived, options: SectionOptions): Section
       ...drawCamera(derived, frame, profile, options.headFt),
       ...drawFlakes(flakes),
       ...placeLabels(wishZoneLabels(lateral, frame), frame, [15, 29]),
-      ...placeLabels(wishPipeLabels(lateral, frame), frame, [labelY, Math.min(labelY + 15, frame.scaleY - 6)]),
+      ...placeLabels(wishPipeLabels(lateral, frame), frame, [
+        labelY,
+        Math.min(labelY + 15, frame.scaleY - 6),
+      ]),
       ...drawScale(frame),
     ],
   };
@@ -78,16 +81,28 @@ function isShown(stationFt: number, { view }: Frame): boolean {
   return stationFt >= view.fromFt && stationFt <= view.toFt;
 }
 
+/** How far a riser and a roof vent stand up out of the ground, drawing units. */
+const ABOVE_GROUND = 10;
+const ABOVE_ROOF = 46;
+
 /** Access points in use: a riser from the ground to the pipe, with its letter. */
-function drawRisers({ lateral }: Derived, frame: Frame, profile: Profile): Primitive[] {
+function drawRisers({ lateral, inspection }: Derived, frame: Frame, profile: Profile): Primitive[] {
   const openings = new Map(lateral.axes.map((axis) => [axis.run.accessPointId, axis.originFt]));
   return [...openings].flatMap(([accessId, atFt]): Primitive[] => {
     if (!isShown(atFt, frame)) return [];
     const x = frame.xOf(atFt);
+    const kind = inspection.accessPoints.find(({ id }) => id === accessId)?.kind;
+    const topY = frame.groundY - (kind === 'roof-vent' ? ABOVE_ROOF : ABOVE_GROUND);
     return [
-      box('riser', x - 3, frame.groundY - 8, 6, profile.invertY(atFt) - frame.groundY + 6),
-      box('riser-cap', x - 6, frame.groundY - 12, 12, 4),
-      { shape: 'text', role: 'access-label', at: { x, y: frame.groundY - 17 }, text: accessId, anchor: 'middle' },
+      box('riser', x - 3, topY, 6, profile.invertY(atFt) - topY - 2),
+      box('riser-cap', x - 6, topY - 4, 12, 4),
+      {
+        shape: 'text',
+        role: 'access-label',
+        at: { x: x - 10, y: topY + 8 },
+        text: accessId,
+        anchor: 'end',
+      },
     ];
   });
 }
@@ -110,7 +125,13 @@ function drawFeatures(lateral: Lateral, frame: Frame, profile: Profile): Primiti
         return [
           stroke('property-line', { x, y: 34 }, { x, y: Math.min(invert + 34, frame.scaleY - 8) }),
           box('riser-cap', x - 2, 30, 4, 8),
-          { shape: 'text', role: 'line-label', at: { x: x + 6, y: frame.groundY + 18 }, text: 'property line', anchor: 'start' },
+          {
+            shape: 'text',
+            role: 'line-label',
+            at: { x: x + 6, y: frame.groundY + 18 },
+            text: 'property line',
+            anchor: 'start',
+          },
         ];
       default:
         return [];
@@ -139,7 +160,12 @@ function drawEnd(lateral: Lateral, frame: Frame, profile: Profile): Primitive[] 
   const y = profile.invertY(terminus.stationFt) + 3;
   const text = lateral.reachedMain ? terminus.kind : `${terminus.kind}?`;
   return [
-    { shape: 'circle', role: lateral.reachedMain ? 'main' : 'main-unsure', center: { x, y }, radius: 17 },
+    {
+      shape: 'circle',
+      role: lateral.reachedMain ? 'main' : 'main-unsure',
+      center: { x, y },
+      radius: 17,
+    },
     { shape: 'text', role: 'main-label', at: { x, y: y + 4 }, text, anchor: 'middle' },
   ];
 }
@@ -163,7 +189,15 @@ function drawCamera(
   const y = middleY(headFt);
   const ahead = 22 * axis.direction;
   return [
-    { shape: 'polygon', role: 'beam', points: [{ x, y }, { x: x + ahead, y: y - 9 }, { x: x + ahead, y: y + 9 }] },
+    {
+      shape: 'polygon',
+      role: 'beam',
+      points: [
+        { x, y },
+        { x: x + ahead, y: y - 9 },
+        { x: x + ahead, y: y + 9 },
+      ],
+    },
     { shape: 'polyline', role: 'rod', points: rod },
     { shape: 'circle', role: 'head', center: { x, y }, radius: 6 },
   ];
@@ -185,7 +219,13 @@ function drawScale(frame: Frame): Primitive[] {
     const x = xOf(atFt);
     shapes.push(stroke('scale', { x, y: scaleY - (isMajor ? 6 : 3) }, { x, y: scaleY }));
     if (isMajor) {
-      shapes.push({ shape: 'text', role: 'scale-label', at: { x, y: scaleY + 14 }, text: `${atFt}`, anchor: 'middle' });
+      shapes.push({
+        shape: 'text',
+        role: 'scale-label',
+        at: { x, y: scaleY + 14 },
+        text: `${atFt}`,
+        anchor: 'middle',
+      });
     }
   }
   return shapes;

@@ -32,7 +32,11 @@ export function flakeRadius(severity: Severity): number {
   return SHAPE[severity].radius;
 }
 
-export type PlacedFlake = { readonly finding: Finding; readonly center: Point; readonly foot: Point };
+export type PlacedFlake = {
+  readonly finding: Finding;
+  readonly center: Point;
+  readonly foot: Point;
+};
 
 const LANE = 25;
 const LANES = 3;
@@ -53,7 +57,10 @@ export function placeFlakes(
     const x = frame.xOf(atFt);
     const foot = { x, y: profile.crownY(atFt) };
     const spots = [0, 1, -1, 2, -2].flatMap((aside) =>
-      Array.from({ length: LANES }, (_, lane) => ({ x: x + aside * 14, y: foot.y - 18 - lane * LANE })),
+      Array.from({ length: LANES }, (_, lane) => ({
+        x: x + aside * 14,
+        y: foot.y - 18 - lane * LANE,
+      })),
     );
     const isFree = (spot: Point) =>
       placed.every(({ center, finding: other }) => {
@@ -87,7 +94,11 @@ export function drawFlakes(flakes: readonly PlacedFlake[]): Primitive[] {
 }
 
 /** Roots grow down from the surface into the bore; more of them the more of the bore they fill. */
-export function drawRoots(findings: readonly Finding[], frame: Frame, profile: Profile): Primitive[] {
+export function drawRoots(
+  findings: readonly Finding[],
+  frame: Frame,
+  profile: Profile,
+): Primitive[] {
   return findings
     .filter(({ kind, placed }) => kind === 'roots' && placed)
     .flatMap(({ span, facts, number }): Primitive[] => {

@@ -75,8 +75,18 @@ function trees(lateral: Lateral, frame: Frame): Primitive[] {
       const topY = frame.groundY - (isHedge ? 9 : 33);
       return [
         box('tree-trunk', x - 2, topY, 4, frame.groundY - topY - 2),
-        { shape: 'circle', role: 'tree-crown', center: { x: x - crown * 0.6, y: topY + 2 }, radius: crown * 0.75 },
-        { shape: 'circle', role: 'tree-crown', center: { x: x + crown * 0.6, y: topY + 2 }, radius: crown * 0.75 },
+        {
+          shape: 'circle',
+          role: 'tree-crown',
+          center: { x: x - crown * 0.6, y: topY + 2 },
+          radius: crown * 0.75,
+        },
+        {
+          shape: 'circle',
+          role: 'tree-crown',
+          center: { x: x + crown * 0.6, y: topY + 2 },
+          radius: crown * 0.75,
+        },
         { shape: 'circle', role: 'tree-crown', center: { x, y: topY - 4 }, radius: crown * 0.85 },
       ];
     }),

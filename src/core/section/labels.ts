@@ -26,7 +26,9 @@ export function placeLabels(
   avoid: readonly { readonly fromX: number; readonly toX: number; readonly row: number }[] = [],
 ): Primitive[] {
   const rows: Row[] = rowYs.map((_, row) => ({
-    taken: avoid.filter((block) => block.row === row).map(({ fromX, toX }) => [fromX, toX] as const),
+    taken: avoid
+      .filter((block) => block.row === row)
+      .map(({ fromX, toX }) => [fromX, toX] as const),
   }));
   const gap = 8;
   const ordered = [...wishes].sort((a, b) => b.roomUnits - a.roomUnits);
@@ -35,7 +37,9 @@ export function placeLabels(
     for (const [index, row] of rows.entries()) {
       for (const nudge of [0, -0.5, 0.5, -1, 1]) {
         const x = clamp(wish.x + nudge * half, half + 4, frame.width - half - 4);
-        const isFree = row.taken.every(([from, to]) => x + half + gap <= from || x - half - gap >= to);
+        const isFree = row.taken.every(
+          ([from, to]) => x + half + gap <= from || x - half - gap >= to,
+        );
         if (!isFree) continue;
         row.taken.push([x - half, x + half]);
         return [

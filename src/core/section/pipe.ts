@@ -26,7 +26,10 @@ function sample(stretch: Interval, unitsPerFt: number): number[] {
 function outline(stretch: Interval, frame: Frame, profile: Profile): Point[] {
   // A hair inside the ends, so that a step of the bore belongs to its own side.
   const hair = Math.min(1e-6, (stretch.toFt - stretch.fromFt) / 4);
-  const stations = sample({ fromFt: stretch.fromFt + hair, toFt: stretch.toFt - hair }, frame.unitsPerFt);
+  const stations = sample(
+    { fromFt: stretch.fromFt + hair, toFt: stretch.toFt - hair },
+    frame.unitsPerFt,
+  );
   return [
     ...stations.map((at) => ({ x: frame.xOf(at), y: profile.crownY(at) })),
     ...stations.toReversed().map((at) => ({ x: frame.xOf(at), y: profile.invertY(at) })),
@@ -59,11 +62,20 @@ export function drawPipe(lateral: Lateral, frame: Frame, profile: Profile): Prim
     const first = Math.ceil(part.fromFt / spacingFt + 0.001) * spacingFt;
     for (let at = first; at < part.toFt - 0.2; at += spacingFt) {
       const x = frame.xOf(at);
-      shapes.push(stroke('pipe-joint', { x, y: profile.crownY(at) }, { x, y: profile.invertY(at) }));
+      shapes.push(
+        stroke('pipe-joint', { x, y: profile.crownY(at) }, { x, y: profile.invertY(at) }),
+      );
     }
   }
   shapes.push(...drawOver('unseen', lateral.coverage.obscured, frame, profile));
-  shapes.push(...drawOver('pipe-wall', lateral.pipes.flatMap(({ pieces }) => pieces), frame, profile));
+  shapes.push(
+    ...drawOver(
+      'pipe-wall',
+      lateral.pipes.flatMap(({ pieces }) => pieces),
+      frame,
+      profile,
+    ),
+  );
   shapes.push(...drawOver('unreached', unreachedStretches(lateral), frame, profile));
   return shapes;
 }
@@ -89,7 +101,12 @@ export function drawWater(frame: Frame, profile: Profile): Primitive[] {
       .toReversed()
       .map((at) => ({ x: frame.xOf(at), y: profile.invertY(at) }));
     return [
-      { shape: 'polygon', role: 'water', points: [...surface, ...bottom], findingNumber: pool.number },
+      {
+        shape: 'polygon',
+        role: 'water',
+        points: [...surface, ...bottom],
+        findingNumber: pool.number,
+      },
       { shape: 'polyline', role: 'water-surface', points: surface },
     ];
   });

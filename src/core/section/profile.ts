@@ -63,7 +63,10 @@ export function readPools(findings: readonly Finding[], lineId: string): Pool[] 
     .filter((finding) => finding.kind === 'standing-water' && finding.placed)
     .filter((finding) => finding.lineId === lineId)
     .map(({ facts, span, number }) => ({
-      span: span.toFt - span.fromFt >= 0.5 ? span : { fromFt: span.fromFt, toFt: span.fromFt + OPEN_POOL_FT },
+      span:
+        span.toFt - span.fromFt >= 0.5
+          ? span
+          : { fromFt: span.fromFt, toFt: span.fromFt + OPEN_POOL_FT },
       fillRatio: clamp(fillRatioOf(facts) ?? UNSIZED_FILL_RATIO, 0.04, 1),
       number,
     }));
@@ -111,7 +114,8 @@ export function layProfile(lateral: Lateral, findings: readonly Finding[], frame
   };
 }
 
-/** A sag's shape, 0 at both ends and 1 over the middle part: steep at the ends, flat below. */
+/** A sag's shape: 0 at both ends, 1 over the middle part, with eased shoulders. */
 function bellyShape(along: number): number {
-  return Math.sqrt(Math.sin(Math.PI * clamp(along, 0, 1)));
+  const ramp = clamp(Math.min(along, 1 - along) / 0.35, 0, 1);
+  return ramp * ramp * (3 - 2 * ramp);
 }

@@ -33,5 +33,7 @@ export function isOwnOrigin(request: Request): boolean {
   if (origin === null) return request.headers.get('sec-fetch-site') !== 'cross-site';
   if (origin === configuredOrigin()?.origin) return true;
   const host = request.headers.get('host') ?? new URL(request.url).host;
-  return URL.canParse(origin) && new URL(origin).host === host && LOOPBACK.has(host.replace(/:\d+$/, ''));
+  return (
+    URL.canParse(origin) && new URL(origin).host === host && LOOPBACK.has(host.replace(/:\d+$/, ''))
+  );
 }

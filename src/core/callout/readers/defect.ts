@@ -14,7 +14,10 @@ import type { Scan } from '../scan';
 import { noteOf, type Reader, readingOr, takeCertainty, wantFootage } from './reader';
 
 type Sizes = Partial<
-  Pick<EntryOf<'defect'>, 'depthIn' | 'fillRatio' | 'extentRatio' | 'offsetIn' | 'gapIn' | 'lipIn' | 'form' | 'direction'>
+  Pick<
+    EntryOf<'defect'>,
+    'depthIn' | 'fillRatio' | 'extentRatio' | 'offsetIn' | 'gapIn' | 'lipIn' | 'form' | 'direction'
+  >
 >;
 
 const FORM_SAYINGS: Partial<Record<DefectKind, readonly (readonly [string, RegExp])[]>> = {
@@ -80,7 +83,10 @@ function takeSizes(scan: Scan, kind: DefectKind, boreIn: number | null): Sizes {
     case 'standing-water': {
       const depthIn = takeInches(scan);
       const fillRatio = depthIn === null ? takeRatio(scan) : null;
-      return { ...(depthIn === null ? {} : { depthIn }), ...(fillRatio === null ? {} : { fillRatio }) };
+      return {
+        ...(depthIn === null ? {} : { depthIn }),
+        ...(fillRatio === null ? {} : { fillRatio }),
+      };
     }
     case 'offset':
       return ofBore('offsetIn', takeInches(scan));
@@ -91,7 +97,9 @@ function takeSizes(scan: Scan, kind: DefectKind, boreIn: number | null): Sizes {
       return gapIn === null ? {} : { gapIn };
     }
     case 'crack': {
-      const direction = scan.take(/\b(along|longitudinal|lengthwise|round|around|circumferential)\b/);
+      const direction = scan.take(
+        /\b(along|longitudinal|lengthwise|round|around|circumferential)\b/,
+      );
       const form = takeForm(scan, kind);
       if (!direction) return form;
       return { ...form, direction: /along|length|longi/.test(direction[1]!) ? 'along' : 'round' };
@@ -110,17 +118,28 @@ function takeForm(scan: Scan, kind: DefectKind): Sizes {
 }
 
 function takeLocus(scan: Scan): { locus?: Locus } {
-  if (scan.take(/\b(?:in|through|from) (?:the )?(?:barrel|pipe wall|wall)\b|\bbarrel\b/)) return { locus: 'barrel' };
-  if (scan.take(/\b(?:at|in|from) (?:a |the |every )?joints?\b|\bjoints?\b/)) return { locus: 'joint' };
+  if (scan.take(/\b(?:in|through|from) (?:the )?(?:barrel|pipe wall|wall)\b|\bbarrel\b/))
+    return { locus: 'barrel' };
+  if (scan.take(/\b(?:at|in|from) (?:a |the |every )?joints?\b|\bjoints?\b/))
+    return { locus: 'joint' };
   if (scan.take(/\bat (?:a |the )?(?:tap|tee|wye|connection)\b/)) return { locus: 'tap' };
-  if (scan.take(/\bat (?:the )?(?:transition|change|coupling)\b|\btransition\b/)) return { locus: 'transition' };
+  if (scan.take(/\bat (?:the )?(?:transition|change|coupling)\b|\btransition\b/))
+    return { locus: 'transition' };
   return {};
 }
 
-function takeMarks(scan: Scan): Partial<Pick<EntryOf<'defect'>, 'holdsDebris' | 'soilVisible' | 'ourDoing' | 'sizeBasis'>> {
-  const debris = scan.take(/\b(?:hold(?:s|ing)|catch(?:es|ing)|caught|with) (?:some )?(?:debris|paper|solids|waste|sludge)\b|\bdebris held\b/);
-  const soil = scan.take(/\b(?:(?:soil|dirt|void|ground|gravel) (?:is )?(?:visible|showing|behind)|see (?:the )?(?:soil|dirt))\b/);
-  const ours = scan.take(/\b(?:our doing|we did (?:this|that|it)|our (?:own )?(?:hose|head|camera|water))\b/);
+function takeMarks(
+  scan: Scan,
+): Partial<Pick<EntryOf<'defect'>, 'holdsDebris' | 'soilVisible' | 'ourDoing' | 'sizeBasis'>> {
+  const debris = scan.take(
+    /\b(?:hold(?:s|ing)|catch(?:es|ing)|caught|with) (?:some )?(?:debris|paper|solids|waste|sludge)\b|\bdebris held\b/,
+  );
+  const soil = scan.take(
+    /\b(?:(?:soil|dirt|void|ground|gravel) (?:is )?(?:visible|showing|behind)|see (?:the )?(?:soil|dirt))\b/,
+  );
+  const ours = scan.take(
+    /\b(?:our doing|we did (?:this|that|it)|our (?:own )?(?:hose|head|camera|water))\b/,
+  );
   const measured = scan.take(/\bmeasured\b/);
   return {
     ...(debris ? { holdsDebris: true } : {}),
@@ -162,7 +181,10 @@ export const readDefect: Reader = (scan, context) => {
   const isSized = Object.keys(sizes).length > 0 || WANTS[kind] === undefined;
   const closed = footage.closes ? closeStretch(context, kind, footage, said, scan) : null;
   if (closed) return closed;
-  const opens = footage.opens || footage.closes || (STRETCHES.includes(kind) && footage.toFt === null && lengthFt === null);
+  const opens =
+    footage.opens ||
+    footage.closes ||
+    (STRETCHES.includes(kind) && footage.toFt === null && lengthFt === null);
   return {
     drafts: [
       {
@@ -201,7 +223,13 @@ function closeStretch(
   );
   if (!open) return null;
   const readingFt = readingOr(context, footage.fromFt);
-  const close = { kind: 'close', pass: context.pass, readingFt, closes: open.id, ...noteOf(scan) } as const;
+  const close = {
+    kind: 'close',
+    pass: context.pass,
+    readingFt,
+    closes: open.id,
+    ...noteOf(scan),
+  } as const;
   if (Object.keys(said).length === 0) return { drafts: [close], missing: [] };
   const { id, at: _at, open: _open, ...facts } = open;
   if (open.pass !== context.pass || readingFt === null) {

@@ -1,10 +1,5 @@
 import { FEATURE_SAYINGS, MATERIAL_SAYINGS, takeFrom, ZONE_SAYINGS } from '../lexicon';
-import {
-  takeClock,
-  takeFeetInches,
-  takeFootage,
-  takeInches,
-} from '../quantities';
+import { takeClock, takeFeetInches, takeFootage, takeInches } from '../quantities';
 import type { Scan } from '../scan';
 import { noteOf, type Reader, readingOr, takeCertainty, wantFootage } from './reader';
 
@@ -59,11 +54,14 @@ export const readMaterial: Reader = (scan, context) => {
 export const readFeature: Reader = (scan, context) => {
   const feature = takeFrom(FEATURE_SAYINGS, scan);
   if (feature === null) return null;
-  const serves = scan.take(/\b(?:serves|serving|for|to)\s+(?:the\s+)?([a-z][a-z ]*?)(?=\s+(?:at\s+)?\d|[,;]|\s*$)/);
+  const serves = scan.take(
+    /\b(?:serves|serving|for|to)\s+(?:the\s+)?([a-z][a-z ]*?)(?=\s+(?:at\s+)?\d|[,;]|\s*$)/,
+  );
   const clock = takeClock(scan, false);
   const angle =
     feature === 'bend'
-      ? (scan.take(/(\d+(?:\.\d+)?)\s*(?:deg(?:rees?)?|°)/) ?? scan.take(/(?<![\d.])\b(11\.25|22\.5|22|45|60|90)\b(?![\d.])/))
+      ? (scan.take(/(\d+(?:\.\d+)?)\s*(?:deg(?:rees?)?|°)/) ??
+        scan.take(/(?<![\d.])\b(11\.25|22\.5|22|45|60|90)\b(?![\d.])/))
       : null;
   const turns = feature === 'bend' ? scan.take(/\b(left|right|up|down)\b/) : null;
   const dropIn = feature === 'drop' ? takeDrop(scan) : null;
@@ -96,7 +94,9 @@ function takeDrop(scan: Scan): number | null {
 
 /** "driveway 38", "zone yard near side". */
 export const readZone: Reader = (scan, context) => {
-  scan.take(/\b(?:zone|under(?: the)?(?= (?:yard|driveway|patio|street|walk|strip|sidewalk|lawn|road)))\b/);
+  scan.take(
+    /\b(?:zone|under(?: the)?(?= (?:yard|driveway|patio|street|walk|strip|sidewalk|lawn|road)))\b/,
+  );
   const zone = takeFrom(ZONE_SAYINGS, scan);
   if (zone === null) return null;
   const side = takeSide(scan);
@@ -129,7 +129,9 @@ export const readSurface: Reader = (scan, context) => {
   const found = SURFACE.find(([, pattern]) => scan.has(pattern));
   if (!found) return null;
   scan.take(found[1]);
-  const offset = scan.take(/(\d+(?:\.\d+)?)\s*(?:ft|feet|')?\s+(?:off|to the side|away|left|right)\b/);
+  const offset = scan.take(
+    /(\d+(?:\.\d+)?)\s*(?:ft|feet|')?\s+(?:off|to the side|away|left|right)\b/,
+  );
   const footage = takeFootage(scan);
   return {
     drafts: [
@@ -159,7 +161,9 @@ export const readLocate: Reader = (scan, context) => {
   scan.take(/\b(?:depth|deep)\b/);
   const depthIn = takeFeetInches(scan) ?? takeBareFeet(scan);
   const swings = takeSwings(scan);
-  const mark = scan.take(/\b((?:white|red|green|blue|orange|pink|yellow|black)\s+(?:x|cross|dot|flag|stake|paint|mark|line)|flag|stake|whiskers?|paint(?:ed)?(?: x)?)\b/);
+  const mark = scan.take(
+    /\b((?:white|red|green|blue|orange|pink|yellow|black)\s+(?:x|cross|dot|flag|stake|paint|mark|line)|flag|stake|whiskers?|paint(?:ed)?(?: x)?)\b/,
+  );
   const one = swings.length === 1 ? swings[0] : undefined;
   return {
     drafts: [

@@ -26,6 +26,8 @@ export function takeCertainty(scan: Scan): { certainty?: 'suspected' | 'cannot-t
   if (scan.take(/\b(?:can't|cannot|can not) (?:tell|say|be sure)\b|\bnot sure\b|\bunsure\b/)) {
     return { certainty: 'cannot-tell' };
   }
-  const doubt = scan.take(/\b(?:maybe|perhaps|possib(?:le|ly)|probabl[ey]|suspect(?:ed)?|looks like|might be|could be|i think)\b|\?/);
+  const doubt = scan.take(
+    /\b(?:maybe|perhaps|possib(?:le|ly)|probabl[ey]|suspect(?:ed)?|looks like|might be|could be|i think)\b|\?/,
+  );
   return doubt ? { certainty: 'suspected' } : {};
 }

@@ -5,7 +5,11 @@ import { noteOf, type Reader, readingOr, wantFootage } from './reader';
 
 /** "home 0.4": the head is back at the datum, the counter reads this. */
 export const readHome: Reader = (scan, context) => {
-  if (!scan.take(/\b(?:back )?(?:at )?home(?:coming)?\b|\bback at (?:the )?(?:access|zero|datum|cleanout)\b/)) {
+  if (
+    !scan.take(
+      /\b(?:back )?(?:at )?home(?:coming)?\b|\bback at (?:the )?(?:access|zero|datum|cleanout)\b/,
+    )
+  ) {
     return null;
   }
   const footage = takeFootage(scan);
@@ -43,7 +47,8 @@ function takeRemainder(scan: Scan): { remainderFt?: number } {
 }
 
 function takeConfirmation(scan: Scan): EntryOf<'end'>['confirmedBy'] {
-  if (scan.take(/\b(?:not confirmed|unconfirmed|not sure|maybe|i think|probably)\b|\?/)) return 'none';
+  if (scan.take(/\b(?:not confirmed|unconfirmed|not sure|maybe|i think|probably)\b|\?/))
+    return 'none';
   if (scan.take(/\b(?:by |with (?:a )?)?locat(?:e|ed|or)\b/)) return 'locate';
   if (scan.take(/\b(?:seen|sight(?:ed)?|see it|in sight|visible|confirmed)\b/)) return 'sight';
   return 'none';
@@ -54,7 +59,11 @@ export const readEnd: Reader = (scan, context) => {
   const words = scan.whole;
   if (/^locate\b/.test(words)) return null;
   const isTap = /\b(?:main tap|tap at (?:the )?main|water main|gas main)\b/.test(words);
-  if (!isTap && !NOT_REACHED.test(words) && /\b(?:city |public )?(?:main|sewer main)\b|\b(?:septic )?tank\b/.test(words)) {
+  if (
+    !isTap &&
+    !NOT_REACHED.test(words) &&
+    /\b(?:city |public )?(?:main|sewer main)\b|\b(?:septic )?tank\b/.test(words)
+  ) {
     const reason = scan.take(/\b(?:septic )?tank\b/) ? ('tank' as const) : ('main' as const);
     scan.take(/\b(?:city |public )?(?:sewer )?main\b/);
     scan.take(/\b(?:reached|at|hit|in|into)\b/);
@@ -116,7 +125,9 @@ export const readEnd: Reader = (scan, context) => {
 /** "skid on", "small head", "guide off". */
 export const readSetup: Reader = (scan, context) => {
   const aid = scan.take(/\b(skid|guide)\s*(on|off|out|removed)?\b/);
-  const head = aid ? null : scan.take(/\b(?:small|big|large|other|new|mini|self[- ]leveling) (?:camera )?head\b/);
+  const head = aid
+    ? null
+    : scan.take(/\b(?:small|big|large|other|new|mini|self[- ]leveling) (?:camera )?head\b/);
   if (!aid && !head) return null;
   const off = aid?.[2] === 'off' || aid?.[2] === 'out' || aid?.[2] === 'removed';
   const { fromFt } = takeFootage(scan);

@@ -18,7 +18,9 @@ export const readWaterState: Reader = (scan, context) => {
       : /off|stop|draining/.test(word)
         ? ('draining' as const)
         : ('running' as const);
-  const source = scan.take(/\b(?:from|at)\s+(?:the\s+)?([a-z][a-z ]*?(?:sink|tub|shower|toilet|washer|hose|bib|faucet|tap))\b/);
+  const source = scan.take(
+    /\b(?:from|at)\s+(?:the\s+)?([a-z][a-z ]*?(?:sink|tub|shower|toilet|washer|hose|bib|faucet|tap))\b/,
+  );
   const { fromFt } = takeFootage(scan);
   return {
     drafts: [
@@ -39,7 +41,10 @@ const RESULTS: readonly (readonly [EntryOf<'flow-test'>['result'], RegExp])[] = 
   ['backs-up', /\b(?:backs? up|backed up|backing up|rises|rising|overflow(?:s|ed)?)\b/],
   ['slow', /\bslow(?:ly)?\b|\bsluggish\b/],
   ['not-seen', /\b(?:not seen|never came|nothing came|did ?n[o']t see)\b/],
-  ['clears', /\b(?:clears?|cleared|runs? (?:clear|free|away|through)|fine|ok|okay|briskly|passes|passed)\b/],
+  [
+    'clears',
+    /\b(?:clears?|cleared|runs? (?:clear|free|away|through)|fine|ok|okay|briskly|passes|passed)\b/,
+  ],
 ];
 
 /** "test kitchen sink clears", "flushed hall toilet, slow". */
@@ -77,7 +82,8 @@ const CAUSES: readonly (readonly [UnseenCause, RegExp])[] = [
   ['dirty-lens', /\b(?:(?:dirty|fouled|foggy|greasy) lens|lens (?:is )?(?:dirty|fouled|fogged))\b/],
   ['too-fast', /\b(?:too fast|went past|passed too fast)\b/],
 ];
-const BLIND = /\b(?:can't see|cannot see|can not see|could ?n[o']t see|no view|blind|unseen|not seen)\b/;
+const BLIND =
+  /\b(?:can't see|cannot see|can not see|could ?n[o']t see|no view|blind|unseen|not seen)\b/;
 
 function seeAgain(context: CalloutContext, readingFt: number | null): Reading {
   const unseen = context.standing.filter(
@@ -115,7 +121,9 @@ export const readUnseen: Reader = (scan, context) => {
     );
     if (open) {
       return {
-        drafts: [{ kind: 'close', pass: context.pass, readingFt, closes: open.id, ...noteOf(scan) }],
+        drafts: [
+          { kind: 'close', pass: context.pass, readingFt, closes: open.id, ...noteOf(scan) },
+        ],
         missing: [],
       };
     }

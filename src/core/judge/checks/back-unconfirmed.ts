@@ -8,7 +8,8 @@ export const backUnconfirmed: Check = {
   find: (context) =>
     perRun(context, ({ run, log }) => {
       const unconfirmed = context.findings.filter((finding) => {
-        if (finding.runIds.length !== 1 || finding.runIds[0] !== run.id || finding.ourDoing) return false;
+        if (finding.runIds.length !== 1 || finding.runIds[0] !== run.id || finding.ourDoing)
+          return false;
         return finding.entryIds.every((id) => log.byId.get(id)?.pass === 'out');
       });
       if (unconfirmed.length === 0) return [];

@@ -8,7 +8,8 @@ export const beyondEnd: Check = {
   level: 'blocker',
   find: (context) =>
     perRun(context, ({ run, log, home }) => {
-      if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null)) return [];
+      if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null))
+        return [];
       return log.standing.flatMap((entry) => {
         const beyond = readingsOf(entry).find(
           (reading) => reading > home.farthestFt + TOLERANCES.beyondEndFt,

@@ -11,7 +11,8 @@ export const homecoming: Check = {
         ? [
             {
               message: `Run ${run.id} came home reading ${sayReading(home.homeFt)} from a zero of ${sayReading(home.zeroFt)}: ${sayFt(Math.abs(home.misclosureFt))} ft out.`,
-              action: 'Check the zero and the homecoming reading; locate anything that will be dug for.',
+              action:
+                'Check the zero and the homecoming reading; locate anything that will be dug for.',
               runIds: [run.id],
               entryIds: log.standing.flatMap((entry) => (entry.kind === 'home' ? [entry.id] : [])),
             },

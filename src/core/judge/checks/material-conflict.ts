@@ -20,10 +20,11 @@ export const materialConflict: Check = {
 
 /** The runs that hold any of these entries. */
 export function runsOf(
-  axes: readonly { readonly run: { readonly id: string }; readonly log: { readonly byId: ReadonlyMap<string, unknown> } }[],
+  axes: readonly {
+    readonly run: { readonly id: string };
+    readonly log: { readonly byId: ReadonlyMap<string, unknown> };
+  }[],
   entryIds: readonly string[],
 ): string[] {
-  return axes
-    .filter(({ log }) => entryIds.some((id) => log.byId.has(id)))
-    .map(({ run }) => run.id);
+  return axes.filter(({ log }) => entryIds.some((id) => log.byId.has(id))).map(({ run }) => run.id);
 }

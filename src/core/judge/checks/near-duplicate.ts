@@ -30,7 +30,8 @@ function neighbours(findings: readonly Finding[], index: number): Finding[] {
     if (other.lineId !== finding.lineId || !finding.placed || !other.placed) break;
     if (other.span.fromFt - finding.span.fromFt > TOLERANCES.nearDuplicateFt) break;
     const isSame = other.kind === finding.kind;
-    if (isSame && endsApartFt(finding.span, other.span) <= TOLERANCES.nearDuplicateFt) near.push(other);
+    if (isSame && endsApartFt(finding.span, other.span) <= TOLERANCES.nearDuplicateFt)
+      near.push(other);
   }
   return near;
 }

@@ -11,7 +11,8 @@ export const readingJump: Check = {
     perRun(context, ({ run, log }) => {
       const last: Partial<Record<Entry['pass'], Entry & { readingFt: number }>> = {};
       return log.standing.flatMap((entry) => {
-        if (entry.readingFt === null || entry.replaces !== undefined || entry.kind === 'home') return [];
+        if (entry.readingFt === null || entry.replaces !== undefined || entry.kind === 'home')
+          return [];
         const before = last[entry.pass];
         last[entry.pass] = entry as Entry & { readingFt: number };
         if (!before) return [];

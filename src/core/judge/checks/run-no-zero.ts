@@ -10,7 +10,8 @@ export const runNoZero: Check = {
         ? [
             {
               message: `Run ${run.id} has no known zero: its footages start nowhere.`,
-              action: 'Say where the counter was set to zero: rim, base of the riser or horizontal.',
+              action:
+                'Say where the counter was set to zero: rim, base of the riser or horizontal.',
               runIds: [run.id],
               entryIds: [],
             },

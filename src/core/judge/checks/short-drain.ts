@@ -10,7 +10,8 @@ export const shortDrain: Check = {
       axis.log.standing.flatMap((entry) => {
         if (entry.kind !== 'defect' || entry.defect !== 'standing-water') return [];
         const { verified, drainedMin } = checkWater(entry, axis.log);
-        if (!verified || drainedMin === null || drainedMin >= context.settings.minDrainMin) return [];
+        if (!verified || drainedMin === null || drainedMin >= context.settings.minDrainMin)
+          return [];
         return [
           {
             message: `Standing water at ${sayWhere(axis, entry)} was judged ${Math.round(drainedMin)} min after the water went off; ${context.settings.minDrainMin} min is the least.`,

@@ -14,7 +14,8 @@ export const unseenCalledGood: Check = {
       lateral.axes.flatMap((axis) =>
         axis.log.standing.flatMap((entry) => {
           if (!entry.note || !PRAISE.test(entry.note)) return [];
-          if (entry.kind === 'flag' || entry.kind === 'defect' || entry.readingFt === null) return [];
+          if (entry.kind === 'flag' || entry.kind === 'defect' || entry.readingFt === null)
+            return [];
           const atFt = axis.placeOf(entry.pass, entry.readingFt).stationFt;
           const here = { fromFt: atFt, toFt: atFt };
           const hidden = lateral.coverage.unseen.find(

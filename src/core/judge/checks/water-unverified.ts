@@ -11,7 +11,8 @@ export const waterUnverified: Check = {
     );
     return perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'defect' || entry.defect !== 'standing-water' || entry.ourDoing) return [];
+        if (entry.kind !== 'defect' || entry.defect !== 'standing-water' || entry.ourDoing)
+          return [];
         const { verified, state } = checkWater(entry, axis.log);
         if (verified || settled.has(entry.id)) return [];
         return [

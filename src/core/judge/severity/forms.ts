@@ -75,7 +75,9 @@ function gradeForm(facts: DefectFacts): BaseGrade {
   const rule = `severity-${facts.kind}`;
   if (FAIL_BY_SOIL.includes(facts.kind) && showsSoil(facts)) return failBySoil(rule);
   const forms = FORMS[facts.kind] ?? [];
-  const found = forms.find((candidate) => facts.form !== null && candidate.matches.test(facts.form));
+  const found = forms.find(
+    (candidate) => facts.form !== null && candidate.matches.test(facts.form),
+  );
   if (!found) {
     const known = [...forms].reverse().map(({ name }) => name);
     const missing =

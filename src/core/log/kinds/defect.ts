@@ -1,6 +1,13 @@
 import { clock, flag, id, length, line, oneOf, ratio } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
-import { CRACK_DIRECTIONS, DEFECTS, LOCI, SIZE_BASES, type DefectKind, type Locus } from '../vocabulary';
+import {
+  CRACK_DIRECTIONS,
+  DEFECTS,
+  LOCI,
+  SIZE_BASES,
+  type DefectKind,
+  type Locus,
+} from '../vocabulary';
 
 /** Something wrong, at a point or over a stretch. */
 export type DefectEntry = EntryBase & {

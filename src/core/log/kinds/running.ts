@@ -1,12 +1,6 @@
 import { flag, length, line, oneOf } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
-import {
-  AIDS,
-  CONFIRMATIONS,
-  END_REASONS,
-  type Confirmation,
-  type EndReason,
-} from '../vocabulary';
+import { AIDS, CONFIRMATIONS, END_REASONS, type Confirmation, type EndReason } from '../vocabulary';
 
 /** The head or the aid was changed in the middle of a run. */
 export type SetupEntry = EntryBase & {

@@ -17,7 +17,11 @@ export type LocateEntry = EntryBase & {
   /** Ground level above the job's datum, inches; may be below it. */
   readonly groundIn?: number;
   /** Position by the device, where allowed. (`at` is taken: it is every entry's time.) */
-  readonly position?: { readonly latDeg: number; readonly lonDeg: number; readonly accuracyFt?: number };
+  readonly position?: {
+    readonly latDeg: number;
+    readonly lonDeg: number;
+    readonly accuracyFt?: number;
+  };
   readonly blockedBy?: string;
 };
 

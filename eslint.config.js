@@ -1,0 +1,133 @@
+import js from '@eslint/js';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import { flatConfigs as importX } from 'eslint-plugin-import-x';
+import jsxA11y from 'eslint-plugin-jsx-a11y';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Rooms and what they may not reach into. Imports point one way. */
+const WALLS = [
+  {
+    target: './src/core',
+    from: './src',
+    except: ['./core'],
+    message: 'The core imports nothing outside the core.',
+  },
+  { target: './src/views', from: './src/server', message: 'Views never import the server.' },
+  { target: './src/views', from: './src/pages', message: 'Pages import views, not the other way.' },
+  { target: './src/ui', from: './src/server', message: 'Components never import the server.' },
+  {
+    target: './src/ui',
+    from: './src/views',
+    message: 'Views import components, not the other way.',
+  },
+  { target: './src/server', from: './src/views', message: 'The server knows no screens.' },
+  { target: './src/server', from: './src/ui', message: 'The server knows no screens.' },
+  {
+    target: './src/server',
+    from: './src/pages',
+    message: 'Pages call the server, not the other way.',
+  },
+];
+
+/** Packages that are as pure as the core itself. */
+const CORE_PACKAGES = ['joi', 'temporal-polyfill'];
+
+export default tseslint.config(
+  { ignores: ['dist', '.astro', 'node_modules', '.chert', 'test-results', 'playwright-report'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  importX.recommended,
+  importX.typescript,
+  {
+    settings: {
+      'import-x/resolver-next': [
+        createTypeScriptImportResolver({
+          project: 'tsconfig.json',
+          noWarnOnMultipleProjects: true,
+        }),
+      ],
+    },
+    rules: {
+      'import-x/no-cycle': 'error',
+      'import-x/no-restricted-paths': ['error', { zones: WALLS }],
+      'import-x/no-default-export': 'error',
+      // The compiler checks names itself.
+      'import-x/named': 'off',
+      'import-x/namespace': 'off',
+      'import-x/no-named-as-default-member': 'off',
+      'import-x/no-named-as-default': 'off',
+      'import-x/no-unresolved': ['error', { ignore: ['^astro:'] }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
+      // An index or a lookup that an invariant guarantees is said with "!"; the invariant is near it.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      eqeqeq: 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts', 'src/core/testing/**'],
+    rules: {
+      'import-x/no-extraneous-dependencies': 'off',
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: `^(?!\\.|(?:${CORE_PACKAGES.join('|')})$)`,
+              message:
+                'The core imports nothing outside the core, save the pure packages in CORE_PACKAGES.',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'setTimeout',
+        'console',
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'The core reads no clock.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core reads no clock.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'The core draws no random numbers.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/{views,ui}/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks, ...jsxA11y.flatConfigs.recommended.plugins },
+    languageOptions: { globals: globals.browser },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      ...jsxA11y.flatConfigs.recommended.rules,
+      'react-hooks/set-state-in-effect': 'off',
+    },
+  },
+  {
+    files: ['**/*.{js,mjs}', 'scripts/**'],
+    languageOptions: { globals: globals.node },
+  },
+  {
+    files: ['*.config.{js,mjs,ts}'],
+    rules: { 'import-x/no-default-export': 'off' },
+  },
+);

@@ -1,0 +1,98 @@
+import type { Derived } from '../derive';
+import { sayDay, workingDaysLeft } from '../report/calendar';
+import { OVERALL_WORDS } from '../report/words';
+
+/** One job as the Desk's query finds it. */
+export type JobSummary = {
+  readonly id: string;
+  readonly title: string;
+  readonly client: string;
+  readonly scheduledFor: string;
+  readonly periodEndsOn: string | null;
+  readonly runCount: number;
+  readonly entryCount: number;
+};
+
+/** A job that is at work: its inspection period still runs, or it is still to be scoped. */
+export type DeskCard = {
+  readonly id: string;
+  readonly title: string;
+  readonly client: string;
+  /** "Thu 12 Nov, 14:00" */
+  readonly when: string;
+  readonly isToday: boolean;
+  /** What it waits for, in a few words. */
+  readonly waits: string;
+  /** Things that block its report. */
+  readonly blockers: number;
+  readonly verdict: string | null;
+  /** Working days left of the inspection period; `null` when it has no end. */
+  readonly daysLeft: number | null;
+  readonly periodEnds: string | null;
+  readonly scoped: boolean;
+};
+
+export type DeskRow = {
+  readonly id: string;
+  readonly title: string;
+  readonly client: string;
+  readonly when: string;
+  readonly log: string;
+  readonly periodEnds: string;
+};
+
+export type Desk = {
+  readonly cards: readonly DeskCard[];
+  readonly rows: readonly DeskRow[];
+  readonly total: number;
+};
+
+/** Whether a job belongs among those at work on a day. */
+export function isAtWork({ scheduledFor, periodEndsOn }: JobSummary, today: string): boolean {
+  return (periodEndsOn ?? scheduledFor.slice(0, 10)) >= today;
+}
+
+function sayWhen(instant: string): string {
+  return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;
+}
+
+/** The card of a job at work. */
+export function composeCard(job: JobSummary, derived: Derived, today: string): DeskCard {
+  const blockers = derived.checks.filter(({ level }) => level === 'blocker').length;
+  const scoped = job.entryCount > 0;
+  return {
+    id: job.id,
+    title: job.title,
+    client: job.client,
+    when: sayWhen(job.scheduledFor),
+    isToday: job.scheduledFor.startsWith(today),
+    waits: sayWaits(job, blockers, derived.completeness === 'partial'),
+    blockers,
+    verdict: scoped ? OVERALL_WORDS[derived.overall] : null,
+    daysLeft: job.periodEndsOn === null ? null : workingDaysLeft(today, job.periodEndsOn),
+    periodEnds: job.periodEndsOn === null ? null : sayDay(job.periodEndsOn),
+    scoped,
+  };
+}
+
+function sayWaits(job: JobSummary, blockers: number, isPartial: boolean): string {
+  if (job.runCount === 0) return 'Waits to be scoped';
+  if (job.entryCount === 0) return 'A run is set up, nothing is logged yet';
+  if (blockers > 0) {
+    return `${blockers} ${blockers === 1 ? 'thing' : 'things'} to clear before the report`;
+  }
+  return isPartial ? 'Report ready; part of the line was not seen' : 'Report ready to read through';
+}
+
+/** The row of any job in the list of all. */
+export function composeRow(job: JobSummary): DeskRow {
+  const runs = `${job.runCount} ${job.runCount === 1 ? 'run' : 'runs'}`;
+  return {
+    id: job.id,
+    title: job.title,
+    client: job.client,
+    when: sayWhen(job.scheduledFor),
+    log: job.runCount === 0 ? 'not scoped' : `${runs}, ${job.entryCount} entries`,
+    periodEnds: job.periodEndsOn === null ? 'not given' : sayDay(job.periodEndsOn),
+  };
+}

@@ -1,0 +1,84 @@
+import Joi from 'joi';
+import { type Fault, faultsFromJoi, type Outcome } from '../base/fault';
+import { day, id, instant, line, oneOf, VALIDATION } from '../base/joi';
+import { FORMAT, FORMAT_VERSION, type Inspection } from './inspection';
+import { type Job, RESPONSIBILITIES, SCOPES } from './job';
+
+/** What it takes to book a scope. The form and the server check it by the same schema. */
+export type Booking = {
+  readonly id: string;
+  readonly address: string;
+  readonly client: string;
+  readonly inspector: string;
+  readonly scheduledFor: string;
+  readonly inspectionPeriodEndsOn?: string;
+  readonly scope: Job['scope'];
+  readonly responsibility: Job['responsibility'];
+};
+
+export const bookingSchema = Joi.object<Booking>({
+  id: id().required(),
+  address: line(200).trim().min(1).required(),
+  client: line(200).trim().min(1).required(),
+  inspector: line(200).required(),
+  scheduledFor: instant().required(),
+  inspectionPeriodEndsOn: day(),
+  scope: oneOf(SCOPES).required(),
+  responsibility: oneOf(RESPONSIBILITIES).required(),
+});
+
+/** Checks a booking of unknown shape; the period may not end before the day of the scope. */
+export function checkBooking(value: unknown): Outcome<Booking> {
+  const { error } = bookingSchema
+    .required()
+    .validate(value, { ...VALIDATION, allowUnknown: false });
+  if (error) return { ok: false, faults: faultsFromJoi(error) };
+  const booking = value as Booking;
+  const late = periodFault(booking);
+  return late ? { ok: false, faults: [late] } : { ok: true, value: booking };
+}
+
+function periodFault({ inspectionPeriodEndsOn, scheduledFor }: Booking): Fault | null {
+  const scopedOn = scheduledFor.slice(0, 10);
+  if (inspectionPeriodEndsOn === undefined || inspectionPeriodEndsOn >= scopedOn) return null;
+  return {
+    path: 'inspectionPeriodEndsOn',
+    expected: `a day on or after the scope (${scopedOn})`,
+    got: inspectionPeriodEndsOn,
+    next: 'check both dates',
+  };
+}
+
+/** The inspection that a booking starts: no access, no run, and only what is known so far. */
+export function startInspection(booking: Booking): Inspection {
+  return {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    job: {
+      id: booking.id,
+      title: booking.address,
+      scope: booking.scope,
+      purpose: 'purchase',
+      scheduledFor: booking.scheduledFor,
+      ...(booking.inspectionPeriodEndsOn
+        ? { inspectionPeriodEndsOn: booking.inspectionPeriodEndsOn }
+        : {}),
+      inspector: booking.inspector,
+      client: booking.client,
+      responsibility: booking.responsibility,
+      referenceRunId: '',
+      profile: 'maintain-first',
+    },
+    property: {
+      address: booking.address,
+      households: 1,
+      occupancy: 'unknown',
+      foundation: 'unknown',
+    },
+    accessPoints: [],
+    runs: [],
+    ties: [],
+    decisions: [],
+    settings: {},
+  };
+}

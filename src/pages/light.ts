@@ -1,0 +1,13 @@
+import type { APIRoute } from 'astro';
+
+const YEAR_S = 365 * 24 * 3600;
+
+/** Switches between Daylight and Crawlspace without any script: a form posts here and comes back. */
+export const POST: APIRoute = async ({ request, cookies, redirect }) => {
+  const form = await request.formData().catch(() => null);
+  const light = form?.get('light') === 'crawlspace' ? 'crawlspace' : 'daylight';
+  cookies.set('light', light, { path: '/', maxAge: YEAR_S, sameSite: 'lax' });
+  const back = String(form?.get('back') ?? '/');
+  // Only a path of this site: "//elsewhere" would be another host.
+  return redirect(/^\/(?![/\\])/.test(back) ? back : '/', 303);
+};

@@ -1,0 +1,90 @@
+import type { FormEvent, ReactNode } from 'react';
+import styles from './TopBar.module.css';
+import { Wordmark } from './Wordmark';
+
+export type Light = 'daylight' | 'crawlspace';
+
+/** The stages that a job has screens for, in the order of the work. */
+const STAGES = [
+  { key: 'scope', label: 'Scope' },
+  { key: 'report', label: 'Report' },
+] as const;
+export type Stage = (typeof STAGES)[number]['key'];
+
+type Props = {
+  readonly light: Light;
+  /** The path to come back to when the light is switched without script. */
+  readonly path: string;
+  readonly job?: { readonly id: string; readonly title: string; readonly detail?: string };
+  readonly stage?: Stage;
+  /** How many things wait at a stage. */
+  readonly waiting?: Partial<Record<Stage, number>>;
+  readonly children?: ReactNode;
+  /** Switches the light in place; absent where the page has no script. */
+  readonly onLight?: (light: Light) => void;
+};
+
+/** Wordmark, the job, the stages, save state and light. */
+export function TopBar({ light, path, job, stage, waiting, children, onLight }: Props) {
+  return (
+    <header className={styles['bar']}>
+      <Wordmark />
+      {job && (
+        <p className={styles['job']}>
+          <strong>{job.title}</strong>
+          {job.detail && <span className={styles['detail']}> · {job.detail}</span>}
+        </p>
+      )}
+      {job && (
+        <nav className={styles['stages']} aria-label="Stages of the job">
+          {STAGES.map(({ key, label }) => (
+            <a
+              key={key}
+              href={`/jobs/${encodeURIComponent(job.id)}/${key}`}
+              className={styles['stage']}
+              aria-current={key === stage ? 'page' : undefined}
+            >
+              {label}
+              {(waiting?.[key] ?? 0) > 0 && (
+                <span className={styles['count']}>
+                  {waiting?.[key]}
+                  <span className="hidden-visually"> waiting</span>
+                </span>
+              )}
+            </a>
+          ))}
+        </nav>
+      )}
+      <div className={styles['end']}>
+        {children}
+        <LightSwitch light={light} path={path} onLight={onLight} />
+      </div>
+    </header>
+  );
+}
+
+function LightSwitch({
+  light,
+  path,
+  onLight,
+}: {
+  readonly light: Light;
+  readonly path: string;
+  readonly onLight: ((light: Light) => void) | undefined;
+}) {
+  const other: Light = light === 'daylight' ? 'crawlspace' : 'daylight';
+  const submit = (event: FormEvent) => {
+    if (!onLight) return;
+    event.preventDefault();
+    onLight(other);
+  };
+  return (
+    <form method="post" action="/light" onSubmit={submit}>
+      <input type="hidden" name="light" value={other} />
+      <input type="hidden" name="back" value={path} />
+      <button className={styles['light']} type="submit">
+        {other === 'crawlspace' ? 'Crawlspace light' : 'Daylight'}
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,142 @@
+import type { ReactNode } from 'react';
+import type { Desk, DeskCard } from '#core/desk/desk';
+import styles from './DeskPage.module.css';
+
+type Props = {
+  readonly desk: Desk;
+  readonly query: string;
+  readonly newJob?: ReactNode;
+  readonly importFile?: ReactNode;
+};
+
+/** Jobs at work, all jobs, and the ways to start one. */
+export function DeskPage({ desk, query, newJob, importFile }: Props) {
+  return (
+    <main className={styles['desk']}>
+      <div className={styles['lists']}>
+        <section aria-labelledby="at-work">
+          <h1 id="at-work" className={styles['title']}>
+            At work
+          </h1>
+          {desk.cards.length === 0 ? (
+            <p className={styles['empty']}>
+              Scopes of today and the days to come stand here. Book the first one beside this.
+            </p>
+          ) : (
+            <ul className={styles['cards']}>
+              {desk.cards.map((card) => (
+                <Card key={card.id} card={card} />
+              ))}
+            </ul>
+          )}
+        </section>
+        <section aria-labelledby="all-jobs">
+          <div className={styles['heading']}>
+            <h2 id="all-jobs" className={styles['title']}>
+              All jobs
+            </h2>
+            <form className={styles['search']} method="get" action="/">
+              <label className="hidden-visually" htmlFor="search">
+                Address or client
+              </label>
+              <input
+                id="search"
+                name="q"
+                type="search"
+                defaultValue={query}
+                placeholder="Address or client"
+              />
+              <button type="submit">Search</button>
+            </form>
+          </div>
+          {desk.rows.length === 0 ? (
+            <p className={styles['empty']}>
+              {query
+                ? `No job has “${query}” in its address or client.`
+                : 'Every job you book or import is listed here.'}
+            </p>
+          ) : (
+            <table className={styles['table']}>
+              <thead>
+                <tr>
+                  <th scope="col">Property</th>
+                  <th scope="col">For</th>
+                  <th scope="col">When</th>
+                  <th scope="col">Period ends</th>
+                  <th scope="col">Log</th>
+                  <th scope="col">
+                    <span className="hidden-visually">Open</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {desk.rows.map((row) => (
+                  <tr key={row.id}>
+                    <th scope="row">{row.title}</th>
+                    <td>{row.client}</td>
+                    <td>{row.when}</td>
+                    <td>{row.periodEnds}</td>
+                    <td>{row.log}</td>
+                    <td className={styles['links']}>
+                      <a href={`/jobs/${encodeURIComponent(row.id)}/scope`}>Scope</a>
+                      <a href={`/jobs/${encodeURIComponent(row.id)}/report`}>Report</a>
+                      <a href={`/api/jobs/${encodeURIComponent(row.id)}/file`} download>
+                        Export
+                      </a>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {desk.total > desk.rows.length && (
+            <p className={styles['empty']}>
+              {desk.rows.length} of {desk.total} shown. Search to narrow the list.
+            </p>
+          )}
+        </section>
+      </div>
+      <aside className={styles['start']}>
+        {newJob}
+        {importFile}
+      </aside>
+    </main>
+  );
+}
+
+function Card({ card }: { readonly card: DeskCard }) {
+  const href = `/jobs/${encodeURIComponent(card.id)}`;
+  return (
+    <li className={styles['card']}>
+      <p className={styles['when']}>
+        {card.isToday ? <strong>Today, {card.when.split(', ')[1]}</strong> : card.when}
+      </p>
+      <div>
+        <h3>{card.title}</h3>
+        <p className={styles['client']}>for {card.client}</p>
+        <p className={styles['waits']} data-blocked={card.blockers > 0}>
+          {card.verdict && <strong>{card.verdict}. </strong>}
+          {card.waits}
+        </p>
+      </div>
+      <p className={styles['days']}>{sayDays(card)}</p>
+      <p className={styles['go']}>
+        <a href={`${href}/scope`}>{card.scoped ? 'Open the log' : 'Start scoping'}</a>
+        {card.scoped && <a href={`${href}/report`}>Read the report</a>}
+      </p>
+    </li>
+  );
+}
+
+function sayDays({ daysLeft, periodEnds }: DeskCard): ReactNode {
+  if (daysLeft === null) return 'No inspection period given';
+  const days =
+    daysLeft === 0 ? 'Ends today' : `${daysLeft} working ${daysLeft === 1 ? 'day' : 'days'} left`;
+  return (
+    <>
+      <strong className={daysLeft <= 2 ? styles['soon'] : undefined}>{days}</strong>
+      <br />
+      period ends {periodEnds}
+    </>
+  );
+}

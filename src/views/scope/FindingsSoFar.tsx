@@ -1,0 +1,92 @@
+import { useEffect, useRef } from 'react';
+import { sayFt } from '#core/base/numbers';
+import type { Derived } from '#core/derive';
+import type { Finding } from '#core/judge/finding';
+import { nameDefect, nameMaterial, nameZone } from '#core/log/say-entry';
+import { ACTION_WORDS, OVERALL_WORDS } from '#core/report/words';
+import { Flake } from '#ui/Flake';
+import styles from './FindingsSoFar.module.css';
+
+type Props = {
+  readonly derived: Derived;
+  readonly selected: number | null;
+  readonly onSelect: (findingNumber: number) => void;
+};
+
+/** What the log says so far: the verdict as it stands, and each finding with why. */
+export function FindingsSoFar({ derived, selected, onSelect }: Props) {
+  const chosen = useRef<HTMLLIElement>(null);
+  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest' }), [selected]);
+  const { coverage } = derived.lateral;
+  const unreached =
+    coverage.unreachedFt === null ? 'not known' : `${sayFt(coverage.unreachedFt)} ft`;
+  return (
+    <section className={styles['panel']} aria-labelledby="so-far">
+      <h2 id="so-far" className={styles['title']}>
+        So far: {OVERALL_WORDS[derived.overall].toLowerCase()}
+      </h2>
+      <dl className={styles['seen']}>
+        <div>
+          <dt>seen</dt>
+          <dd>{sayFt(coverage.clearFt)} ft</dd>
+        </div>
+        <div>
+          <dt>hidden</dt>
+          <dd>{sayFt(coverage.obscuredFt)} ft</dd>
+        </div>
+        <div>
+          <dt>not reached</dt>
+          <dd>{unreached}</dd>
+        </div>
+      </dl>
+      {derived.findings.length === 0 ? (
+        <p className={styles['empty']}>Findings stand here, graded as you log them.</p>
+      ) : (
+        // The list scrolls, so it takes focus for the keyboard.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        <ul className={styles['list']} tabIndex={0}>
+          {derived.findings.map((finding) => (
+            <li key={finding.id} ref={finding.number === selected ? chosen : null}>
+              <button
+                type="button"
+                className={styles['finding']}
+                aria-pressed={finding.number === selected}
+                onClick={() => onSelect(finding.number)}
+              >
+                <Flake severity={finding.severity} number={finding.number} />
+                <span>
+                  <strong>{nameDefect(finding.kind)}</strong> {sayPlace(finding)}
+                  <br />
+                  <span className={styles['verdict']}>
+                    {finding.severity} · {ACTION_WORDS[finding.action]}
+                    {finding.provisional ? ' · provisional' : ''}
+                  </span>
+                </span>
+              </button>
+              {finding.number === selected && (
+                <ul className={styles['because']}>
+                  {finding.because.map(({ rule, text }) => (
+                    <li key={`${rule} ${text}`}>{text}</li>
+                  ))}
+                  <li>
+                    {nameMaterial(finding.material)}
+                    {finding.zone ? `, ${nameZone(finding.zone).toLowerCase()}` : ''},{' '}
+                    {finding.responsibleSide} side, ±{sayFt(finding.sigmaFt)} ft
+                  </li>
+                </ul>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function sayPlace({ span, placed, inRiser }: Finding): string {
+  if (inRiser) return 'in the riser';
+  if (!placed) return 'not placed';
+  return span.toFt - span.fromFt < 0.05
+    ? `at ${sayFt(span.fromFt)}`
+    : `${sayFt(span.fromFt)} to ${sayFt(span.toFt)}`;
+}

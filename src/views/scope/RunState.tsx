@@ -1,0 +1,147 @@
+import { useEffect, useState } from 'react';
+import { sayFt } from '#core/base/numbers';
+import type { Inspection } from '#core/job/inspection';
+import type { Run } from '#core/job/run';
+import { segmentAt } from '#core/lateral/segments';
+import type { EntryDraft } from '#core/log/entry';
+import { nameMaterial, nameZone } from '#core/log/say-entry';
+import { type Pass, type WaterState } from '#core/log/vocabulary';
+import { Choice } from './Choice';
+import styles from './RunState.module.css';
+import type { Scope } from './useScope';
+
+type Props = {
+  readonly scope: Scope;
+  readonly inspection: Inspection;
+  readonly run: Run;
+  readonly pass: Pass;
+  readonly counterFt: number;
+  readonly onPass: (pass: Pass) => void;
+  readonly onAppend: (drafts: readonly EntryDraft[]) => void;
+  readonly onRun: (runId: string) => void;
+  readonly onNewRun: () => void;
+};
+
+/** The state of the run: pass, water, what the head is in, and what is still open. */
+export function RunState(props: Props) {
+  const { scope, inspection, run, pass, counterFt, onPass, onAppend, onRun, onNewRun } = props;
+  const water = useWater(scope);
+  const blockers = scope.derived.checks.filter(({ level }) => level === 'blocker');
+  const warnings = scope.derived.checks.length - blockers.length;
+  return (
+    <section className={styles['panel']} aria-label="State of the run">
+      <Choice
+        label="Pass"
+        name="pass"
+        value={pass}
+        options={[
+          ['out', 'Out'],
+          ['back', 'Back'],
+        ]}
+        onChoose={onPass}
+      />
+      <Choice<WaterState>
+        label={water.label}
+        name="water"
+        value={water.state}
+        options={[
+          ['running', 'On'],
+          ['draining', 'Draining'],
+          ['drained', 'Drained'],
+        ]}
+        onChoose={(state) => onAppend([{ kind: 'water', pass, readingFt: counterFt, state }])}
+      />
+      <div className={styles['part']}>
+        <h2>To clear</h2>
+        {blockers.length === 0 ? (
+          <p>
+            Nothing blocks the report
+            {warnings > 0 ? `; ${warnings} to look at before you leave` : ''}.
+          </p>
+        ) : (
+          <ul className={styles['open']}>
+            {blockers.map((issue) => (
+              <li key={`${issue.code} ${issue.message}`}>
+                <strong>{issue.message}</strong> {issue.action}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+      <div className={styles['part']}>
+        <h2>Here</h2>
+        <Here scope={scope} />
+      </div>
+      <div className={styles['part']}>
+        <h2>Run</h2>
+        <div className={styles['runs']}>
+          {inspection.runs.length > 1 && (
+            <select
+              aria-label="Run shown"
+              value={run.id}
+              onChange={(event) => onRun(event.target.value)}
+            >
+              {inspection.runs.map(({ id, accessPointId, facing }) => (
+                <option key={id} value={id}>
+                  {id}: {accessPointId}, {facing}
+                </option>
+              ))}
+            </select>
+          )}
+          <button type="button" onClick={onNewRun}>
+            New run
+          </button>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function Here({ scope }: { readonly scope: Scope }) {
+  const { derived, headFt } = scope;
+  if (headFt === null) return <p>This run has no place on the line yet.</p>;
+  const segment = segmentAt(derived.lateral.segments, headFt);
+  if (!segment || segment.material === 'unknown') return <p>The pipe here has not been logged.</p>;
+  const lineFt = derived.lateral.features.find(
+    ({ feature }) => feature === 'property-line',
+  )?.stationFt;
+  const away = lineFt === undefined ? null : lineFt - headFt;
+  return (
+    <p>
+      <strong>
+        {segment.diameterIn} in {nameMaterial(segment.material)}
+      </strong>
+      {segment.zone && `, ${nameZone(segment.zone).toLowerCase()}`}
+      <br />
+      {segment.responsibleSide === 'owner' ? 'owner’s side' : 'public side'}
+      {away !== null &&
+        `, ${sayFt(Math.abs(away))} ft ${away >= 0 ? 'to' : 'past'} the property line`}
+    </p>
+  );
+}
+
+/** The water's state, and for how long it has been off. */
+function useWater(scope: Scope): { state: WaterState | null; label: string } {
+  const [nowMs, setNowMs] = useState<number | null>(null);
+  useEffect(() => {
+    setNowMs(Date.now());
+    const timer = window.setInterval(() => setNowMs(Date.now()), 15_000);
+    return () => window.clearInterval(timer);
+  }, [scope]);
+  const entries = (scope.axis?.log.standing ?? []).filter(
+    ({ kind }) => kind === 'water' || kind === 'flow-test',
+  );
+  const last = entries.at(-1);
+  const state = last === undefined ? null : last.kind === 'water' ? last.state : 'running';
+  if (last === undefined) return { state, label: 'Water · none run yet' };
+  const lastRunning = entries.findLastIndex(
+    (entry) => entry.kind !== 'water' || entry.state === 'running',
+  );
+  const off = entries[lastRunning + 1];
+  if (state === 'running' || off === undefined || nowMs === null) return { state, label: 'Water' };
+  const minutes = Math.floor((nowMs - Date.parse(off.at)) / 60_000);
+  return {
+    state,
+    label: minutes >= 0 && minutes < 240 ? `Water · off ${minutes} min` : 'Water · off',
+  };
+}

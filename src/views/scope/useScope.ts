@@ -1,0 +1,114 @@
+import { useEffect, useMemo, useState } from 'react';
+import { derive, type Derived } from '#core/derive';
+import type { CalloutContext } from '#core/callout/draft';
+import { parseCallout, type Understood } from '#core/callout/parse';
+import { roundTo } from '#core/base/numbers';
+import type { Finding } from '#core/judge/finding';
+import type { Inspection } from '#core/job/inspection';
+import type { Run } from '#core/job/run';
+import { segmentAt } from '#core/lateral/segments';
+import type { Entry } from '#core/log/entry';
+import type { Pass } from '#core/log/vocabulary';
+import type { RunAxis } from '#core/measure/placement';
+import { placeStretches } from '#core/measure/stretch';
+
+/** Where a run stands: the counter and the pass as the log left them. */
+export function resumeAt(run: Run): { counterFt: number; pass: Pass } {
+  const last = run.entries.findLast(({ readingFt }) => readingFt !== null);
+  if (!last) return { counterFt: run.zero.readingFt, pass: 'out' };
+  return { counterFt: readingAfter(last) ?? run.zero.readingFt, pass: passAfter(last, last.pass) };
+}
+
+/** The counter after an entry was logged: at the far end of what was said. */
+export function readingAfter(entry: Entry): number | null {
+  if (entry.kind === 'retract' || entry.kind === 'surface') return null;
+  const toFt = entry.kind === 'defect' || entry.kind === 'unseen' ? entry.toReadingFt : undefined;
+  return toFt ?? entry.readingFt;
+}
+
+/** The pass after an entry: from the end on the camera comes back. */
+export function passAfter(entry: Entry, pass: Pass): Pass {
+  return entry.kind === 'end' || entry.kind === 'home' ? 'back' : pass;
+}
+
+export type Scope = {
+  readonly derived: Derived;
+  readonly axis: RunAxis | null;
+  readonly open: readonly Entry[];
+  readonly headFt: number | null;
+  readonly context: CalloutContext;
+};
+
+/** Everything the Scope screen shows, computed from the log and the counter. */
+export function useScope(
+  inspection: Inspection,
+  run: Run | null,
+  counterFt: number,
+  pass: Pass,
+): Scope {
+  const derived = useMemo(() => derive(inspection), [inspection]);
+  return useMemo(() => {
+    const axes = [derived.lateral, ...derived.branches].flatMap((line) => [
+      ...line.axes,
+      ...line.unplaced,
+    ]);
+    const axis = axes.find((candidate) => candidate.run.id === run?.id) ?? null;
+    const standing = axis?.log.standing ?? [];
+    const open = axis
+      ? [...placeStretches(axis, 'defect'), ...placeStretches(axis, 'unseen')]
+          .filter(({ stillOpen }) => stillOpen)
+          .map(({ entry }) => entry)
+      : [];
+    // In the riser the head is at the access: what it hangs in is no part of the line.
+    const headFt = axis?.placed
+      ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
+      : null;
+    const access = inspection.accessPoints.find(({ id }) => id === run?.accessPointId);
+    const here = headFt === null ? null : segmentAt(derived.lateral.segments, headFt);
+    return {
+      derived,
+      axis,
+      open,
+      headFt,
+      context: {
+        counterFt,
+        pass,
+        boreHereIn: here?.diameterIn ?? access?.diameterIn ?? null,
+        standing,
+        openIds: new Set(open.map(({ id }) => id)),
+      },
+    };
+  }, [derived, inspection, run, counterFt, pass]);
+}
+
+/** What the line's words would log, and how Chert would grade it. */
+export type Preview = { readonly understood: Understood; readonly finding: Finding | null };
+
+const PREVIEW_ID = 'preview';
+
+/** Reads the line as it is typed. A thing seen now is graded as if it had been logged now. */
+export function usePreview(
+  text: string,
+  scope: Scope,
+  inspection: Inspection,
+  run: Run | null,
+): Preview | null {
+  // The time stands in for "now" at the grade of standing water; it is after everything logged.
+  const [nowText, setNowText] = useState('9999-12-31T00:00:00Z');
+  useEffect(() => setNowText(new Date().toISOString()), [text]);
+  return useMemo(() => {
+    const understood = parseCallout(text, scope.context);
+    if (!understood || !run) return null;
+    const draft = understood.drafts[0];
+    if (draft?.kind !== 'defect') return { understood, finding: null };
+    const entry = { ...draft, id: PREVIEW_ID, at: nowText } as Entry;
+    const tried = {
+      ...inspection,
+      runs: inspection.runs.map((one) =>
+        one.id === run.id ? { ...one, entries: [...one.entries, entry] } : one,
+      ),
+    };
+    const finding = derive(tried).findings.find(({ entryIds }) => entryIds.includes(PREVIEW_ID));
+    return { understood, finding: finding ?? null };
+  }, [text, scope.context, inspection, run, nowText]);
+}
