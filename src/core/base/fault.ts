@@ -76,13 +76,14 @@ export function faultsFromJoi(
   error: Joi.ValidationError,
   under: readonly (string | number)[] = [],
 ): Fault[] {
-  return error.details.map((detail) => {
+  // One value may break several rules at once; its first fault says what it should be.
+  const said = new Set<string>();
+  return error.details.flatMap((detail) => {
     const context = (detail.context ?? {}) as Context;
     const say = EXPECTED[detail.type];
-    return {
-      path: sayPath([...under, ...detail.path]),
-      expected: say ? say(context) : detail.type,
-      got: sayGot(context.value),
-    };
+    const path = sayPath([...under, ...detail.path]);
+    if (said.has(path)) return [];
+    said.add(path);
+    return [{ path, expected: say ? say(context) : detail.type, got: sayGot(context.value) }];
   });
 }

@@ -38,6 +38,8 @@ function textThat(holds: (text: string) => boolean, rule: string): Joi.StringSch
 export const id = () => Joi.string().min(1).max(200);
 /** One line of text a person typed. */
 export const line = (max = 300) => Joi.string().allow('').max(max);
+/** One line of text that may not be empty. */
+export const words = (max = 300) => Joi.string().min(1).max(max);
 /** A paragraph a person typed. */
 export const prose = () => Joi.string().allow('').max(20_000);
 /** A length in feet or a size in inches, 0 or more. */

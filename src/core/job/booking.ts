@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { type Fault, faultsFromJoi, type Outcome } from '../base/fault';
-import { day, id, instant, line, oneOf, VALIDATION } from '../base/joi';
+import { VALIDATION, day, id, instant, line, oneOf, words } from '../base/joi';
 import { FORMAT, FORMAT_VERSION, type Inspection } from './inspection';
 import { type Job, RESPONSIBILITIES, SCOPES } from './job';
 
@@ -18,8 +18,8 @@ export type Booking = {
 
 export const bookingSchema = Joi.object<Booking>({
   id: id().required(),
-  address: line(200).trim().min(1).required(),
-  client: line(200).trim().min(1).required(),
+  address: words(200).required(),
+  client: words(200).required(),
   inspector: line(200).required(),
   scheduledFor: instant().required(),
   inspectionPeriodEndsOn: day(),
@@ -35,7 +35,14 @@ export function checkBooking(value: unknown): Outcome<Booking> {
   if (error) return { ok: false, faults: faultsFromJoi(error) };
   const booking = value as Booking;
   const late = periodFault(booking);
-  return late ? { ok: false, faults: [late] } : { ok: true, value: booking };
+  const faults = [...blankFaults(booking), ...(late ? [late] : [])];
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: booking };
+}
+
+function blankFaults(booking: Booking): Fault[] {
+  return (['address', 'client'] as const)
+    .filter((path) => booking[path].trim() === '')
+    .map((path) => ({ path, expected: 'text that is not blank', got: JSON.stringify(booking[path]) }));
 }
 
 function periodFault({ inspectionPeriodEndsOn, scheduledFor }: Booking): Fault | null {

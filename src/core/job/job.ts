@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { day, id, instant, length, line, oneOf, prose } from '../base/joi';
+import { day, id, instant, length, line, oneOf, prose, words } from '../base/joi';
 import { MATERIALS, type Material } from '../log/vocabulary';
 
 export const SCOPES = ['lateral', 'lateral-and-building-drain'] as const;
@@ -36,7 +36,7 @@ const HOUR = /^([01]\d|2[0-3]):[0-5]\d$/;
 
 export const jobSchema = Joi.object({
   id: id().required(),
-  title: line().min(1).required(),
+  title: words().required(),
   scope: oneOf(SCOPES).required(),
   purpose: oneOf(PURPOSES),
   complaint: prose(),

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { line, oneOf, prose } from '../base/joi';
+import { line, oneOf, prose, words } from '../base/joi';
 
 export const OCCUPANCIES = ['occupied', 'vacant', 'unknown'] as const;
 export const FOUNDATIONS = ['slab', 'crawlspace', 'basement', 'unknown'] as const;
@@ -22,7 +22,7 @@ export type Property = {
 };
 
 export const propertySchema = Joi.object({
-  address: line().min(1).required(),
+  address: words().required(),
   yearBuilt: Joi.number().integer().min(1600).max(2200),
   households: Joi.number().integer().min(0).max(10_000).required(),
   bathrooms: Joi.number().min(0).max(1000),

@@ -154,9 +154,14 @@ function judgeGroup(
       : []),
   ];
   const stillOpen = sightings.every(({ stretch }) => stretch.stillOpen);
-  const rootId = axis.log.rootOf(entry.id);
+  // The first sighting names the finding, so that seeing it again does not rename it.
+  const inTime = sightings.toSorted(
+    (a, b) => Date.parse(a.stretch.entry.at) - Date.parse(b.stretch.entry.at),
+  );
+  const first = inTime[0]!.stretch;
+  const rootId = first.axis.log.rootOf(first.entry.id);
   return {
-    id: `F-${axis.run.id}-${rootId}`,
+    id: `F-${first.axis.run.id}-${rootId}`,
     number,
     lineId: lateral.lineId,
     kind: facts.kind,
@@ -189,15 +194,15 @@ function judgeGroup(
     ourDoing,
     because: [...(ourDoing ? [] : grade.because), ...doubts, ...chosen.because],
     causes: causesOf(facts, heldByLipIn, waterVerified),
-    entryIds: sightings.flatMap(({ stretch }) => [
+    entryIds: inTime.flatMap(({ stretch }) => [
       stretch.entry.id,
       ...(stretch.closedBy ? [stretch.closedBy.id] : []),
     ]),
-    photoIds: sightings.flatMap(({ stretch }) => [
+    photoIds: inTime.flatMap(({ stretch }) => [
       ...(stretch.entry.photoIds ?? []),
       ...(stretch.closedBy?.photoIds ?? []),
     ]),
-    notes: sightings.flatMap(({ stretch }) => (stretch.entry.note ? [stretch.entry.note] : [])),
+    notes: inTime.flatMap(({ stretch }) => (stretch.entry.note ? [stretch.entry.note] : [])),
   };
 }
 

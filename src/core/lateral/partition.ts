@@ -49,11 +49,15 @@ export function partition<T>(
   const upstreamOfReach = spots.findLast((spot) => spot.stationFt < lowFt) ?? null;
   const beyondReach = spots.find((spot) => spot.stationFt > highFt) ?? null;
   const pieces: Piece<T>[] = [];
-  const edges = within.map((spot) => Math.min(Math.max(spot.stationFt, reach.fromFt), reach.toFt));
+  // A mark at the very end of the reach is at its end: no slivers.
+  const edges = within.map(({ stationFt }) => {
+    if (stationFt <= reach.fromFt + TOLERANCES.samePlaceFt) return reach.fromFt;
+    return stationFt >= reach.toFt - TOLERANCES.samePlaceFt ? reach.toFt : stationFt;
+  });
   for (let index = 0; index <= within.length; index += 1) {
     const fromFt = index === 0 ? reach.fromFt : edges[index - 1]!;
     const toFt = index === within.length ? reach.toFt : edges[index]!;
-    if (toFt - fromFt <= 1e-9) continue;
+    if (toFt <= fromFt) continue;
     const before = (within[index - 1] ?? (index === 0 ? upstreamOfReach : null))?.down ?? null;
     const after = (within[index] ?? beyondReach)?.up ?? null;
     if (before && after && !same(before.value, after.value)) {

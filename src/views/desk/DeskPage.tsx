@@ -112,7 +112,7 @@ function Card({ card }: { readonly card: DeskCard }) {
         {card.isToday ? <strong>Today, {card.when.split(', ')[1]}</strong> : card.when}
       </p>
       <div>
-        <h3>{card.title}</h3>
+        <h2>{card.title}</h2>
         <p className={styles['client']}>for {card.client}</p>
         <p className={styles['waits']} data-blocked={card.blockers > 0}>
           {card.verdict && <strong>{card.verdict}. </strong>}

@@ -159,8 +159,8 @@ export const readLocate: Reader = (scan, context) => {
     return { drafts: [{ ...base, blockedBy: blocked[1]!.trim() }], missing: [] };
   }
   scan.take(/\b(?:depth|deep)\b/);
-  const depthIn = takeFeetInches(scan) ?? takeBareFeet(scan);
   const swings = takeSwings(scan);
+  const depthIn = takeFeetInches(scan) ?? takeBareFeet(scan);
   const mark = scan.take(
     /\b((?:white|red|green|blue|orange|pink|yellow|black)\s+(?:x|cross|dot|flag|stake|paint|mark|line)|flag|stake|whiskers?|paint(?:ed)?(?: x)?)\b/,
   );

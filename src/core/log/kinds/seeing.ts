@@ -1,4 +1,4 @@
-import { flag, length, line, oneOf } from '../../base/joi';
+import { flag, length, line, oneOf, words } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 import {
   FLOW_RESULTS,
@@ -37,6 +37,6 @@ export const unseenKeys = {
   open: flag(),
 };
 export const flowTestKeys = {
-  fixture: line().min(1).required(),
+  fixture: words().required(),
   result: oneOf(FLOW_RESULTS).required(),
 };

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { length, line } from '../../base/joi';
+import { length, line, words } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 
 /** Distance from something that will not move. */
@@ -40,7 +40,7 @@ export const locateKeys = {
   mark: line(),
   reference: line(1000),
   swings: Joi.array()
-    .items(Joi.object({ from: line().min(1).required(), distanceFt: length().required() }))
+    .items(Joi.object({ from: words().required(), distanceFt: length().required() }))
     .min(2)
     .max(20),
   groundIn: Joi.number().min(-12_000).max(12_000),
@@ -52,4 +52,4 @@ export const locateKeys = {
   blockedBy: line(),
 };
 
-export const surfaceKeys = { what: line(80).min(1).required(), offsetFt: length() };
+export const surfaceKeys = { what: words(80).required(), offsetFt: length() };

@@ -1,0 +1,148 @@
+import { expect, test } from '@playwright/test';
+import { bookJob, callOut, expectSaved, startRun } from './scope';
+
+const CALLOUTS = [
+  'water on',
+  '0 cast iron 4 in',
+  '9 abs 4 in coupling',
+  '27 clay 6 in',
+  'driveway 38',
+  'property line 64',
+  'main 92, seen',
+  'water off',
+  'roots 57 10 to 2 60% in the barrel',
+  'offset 35.5 0.4 in',
+  'gap 31 half an inch',
+  'hairline crack 12',
+  'home 0.4',
+];
+
+test('book, access, run, a dozen call-outs, report', async ({ page }) => {
+  await bookJob(page, '5 Flint Row');
+  await startRun(page);
+  for (const text of CALLOUTS) await callOut(page, text);
+  // A belly of 8 ft at 40% of the bore: seen after the line had drained.
+  await callOut(page, 'drained');
+  await callOut(page, 'standing water 51 to 43 40%');
+  await expectSaved(page);
+
+  const log = page.getByRole('region', { name: 'Log of run R1' });
+  await expect(log.getByRole('listitem')).toHaveCount(15);
+  const findings = page.getByRole('region', { name: /^So far/ });
+  await expect(findings.getByRole('heading')).toHaveText('So far: repair needed');
+  await findings.getByRole('button', { name: /Standing water/ }).click();
+  await expect(findings.getByText('standing water 40% of the bore: major')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Report' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Repair two spots before you close. All 92 feet were seen.',
+  );
+  // Homecoming: (43 + 51) on the way back lose 0.4 ft × (92 + 49)/183.6 and × (92 + 41)/183.6.
+  const belly = page.locator('section').filter({ hasText: 'Low stretch that holds water' });
+  await expect(belly).toContainText('43 to 51 ft, under the driveway');
+  await expect(belly).toContainText(
+    'fills 40% of the pipe, over 8 feet, after the line had drained',
+  );
+  await expect(belly).toContainText('Major · repair');
+  await expect(page.getByText('Roots at 57 ft')).toBeVisible();
+  await expect(page.getByRole('cell', { name: '6 in clay' }).first()).toBeVisible();
+  await expect(page.getByText('Your inspection period ends Thu 12 Nov')).toBeVisible();
+  await expect(page.getByText('by Fri 6 Nov')).toBeVisible();
+});
+
+test('the chip says what was understood, graded, and what is missing', async ({ page }) => {
+  await bookJob(page, '6 Flint Row');
+  await startRun(page);
+  await callOut(page, '0 clay 4 in');
+  const line = page.getByLabel('Call out what you see');
+  const chip = page.locator('#chip');
+  await line.fill('roots 30 2 to 11 60% in the barrel');
+  await expect(chip).toContainText('Roots, failed');
+  await expect(chip).toContainText('2 to 11');
+  await expect(chip.locator('svg')).toBeVisible();
+  await line.fill('roots 30');
+  await expect(chip).toContainText('still wanted: how much of the bore');
+  await line.fill('wobbly thingummy');
+  await expect(chip).toContainText('Kept as a flag');
+});
+
+test('corrections stay visible, retractions can be undone', async ({ page }) => {
+  await bookJob(page, '7 Flint Row');
+  await startRun(page);
+  await callOut(page, '0 concrete 4 in');
+  await callOut(page, 'correct 0 asbestos cement');
+  const log = page.getByRole('region', { name: 'Log of run R1' });
+  await expect(log.getByText('4 in asbestos cement beyond')).toBeVisible();
+  await expect(log.locator('s')).toHaveText('0.0 4 in concrete beyond');
+  await log.getByRole('button', { name: 'Take back 4 in asbestos cement beyond' }).click();
+  await expect(log.getByText('taken back')).toBeVisible();
+  await log.getByRole('button', { name: 'Undo' }).click();
+  await expect(log.getByText('taken back')).toHaveCount(0);
+  await expectSaved(page);
+  await page.reload();
+  await expect(log.locator('s')).toHaveText('0.0 4 in concrete beyond');
+});
+
+test('works by keyboard alone, and a half-typed line survives a reload', async ({ page }) => {
+  await bookJob(page, '8 Flint Row');
+  await startRun(page);
+  await expect(page.getByLabel('Call out what you see')).toBeFocused();
+  await page.keyboard.type('0 pvc 4 in');
+  await page.keyboard.press('Enter');
+  for (let step = 0; step < 12; step += 1) await page.keyboard.press('PageUp');
+  await page.keyboard.press('Shift+PageUp');
+  await expect(page.getByLabel('Counter, ft')).toHaveValue('12.1');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('region', { name: 'State of the run' })).toContainText(
+    'A flag at run R1 at 12.1 ft is not settled',
+  );
+  await page.keyboard.type('roots at joint 10%');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'State of the run' })).not.toContainText(
+    'flag at run',
+  );
+  await page.keyboard.type('crack hair');
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.getByLabel('Call out what you see')).toHaveValue('crack hair');
+  await expect(page.getByLabel('Counter, ft')).toHaveValue('12.1');
+});
+
+test('what was logged while the server was away is kept, sent later, stored once and in order', async ({
+  page,
+  context,
+}) => {
+  const id = await bookJob(page, '9 Flint Row');
+  await startRun(page);
+  await callOut(page, '0 pvc 4 in');
+  await expectSaved(page);
+  await context.route('**/entries', (route) => route.abort());
+  for (const foot of [10, 20, 30]) await callOut(page, `tee ${foot}`);
+  await expect(page.getByRole('status').filter({ hasText: '3 to send' })).toBeVisible();
+  await context.unroute('**/entries');
+  await context.route('**/entries', (route) => route.abort());
+  await page.reload();
+  await expect(
+    page.getByRole('region', { name: 'Log of run R1' }).getByText('to send'),
+  ).toHaveCount(3);
+  await context.unroute('**/entries');
+  await expectSaved(page);
+  const file = (await (await page.request.get(`/api/jobs/${id}/file`)).json()) as {
+    runs: { entries: { readingFt: number }[] }[];
+  };
+  expect(file.runs[0]!.entries.map(({ readingFt }) => readingFt)).toEqual([0, 10, 20, 30]);
+});
+
+test('touch: word buttons build the line at phone width', async ({ browser }) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  await page.goto('/jobs/demo-alder-bend/scope');
+  await page.getByRole('button', { name: 'Crack', exact: true }).tap();
+  await page.getByRole('button', { name: 'hairline', exact: true }).tap();
+  await expect(page.getByLabel('Call out what you see')).toHaveValue('crack hairline ');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await context.close();
+});

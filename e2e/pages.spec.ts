@@ -1,0 +1,114 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { bookJob, callOut, expectSaved, startRun } from './scope';
+
+const PAGES = [
+  '/',
+  '/jobs/demo-alder-bend/scope',
+  '/jobs/demo-heron-court/scope',
+  '/jobs/demo-mill-street/scope',
+  '/jobs/demo-heron-court/report',
+  '/nowhere',
+];
+
+for (const light of ['daylight', 'crawlspace']) {
+  test(`axe finds nothing, and no page complains, in ${light}`, async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
+    const complaints: string[] = [];
+    page.on('console', (message) => {
+      if (['error', 'warning'].includes(message.type()) && !message.text().includes('404'))
+        complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => complaints.push(error.message));
+    for (const path of PAGES) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect([
+        path,
+        violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target).slice(0, 3)]),
+      ]).toEqual([path, []]);
+    }
+    expect(complaints).toEqual([]);
+  });
+}
+
+test('the report reads without any script, in either light, at phone width', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    javaScriptEnabled: false,
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  await page.goto('/jobs/demo-heron-court/report');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Repair two spots before you close',
+  );
+  await expect(page.getByText('Only 41 feet could be seen')).toBeVisible();
+  await page.getByRole('button', { name: 'Crawlspace light' }).click();
+  await expect(page).toHaveURL(/heron-court\/report$/);
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'crawlspace');
+  expect(await page.locator('script').count()).toBe(0);
+  await context.close();
+});
+
+test('booking asks for what is missing and keeps what was typed', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('For', { exact: true }).fill('E. Tester');
+  await page.getByLabel('Scope on').fill('2026-11-10');
+  await page.getByLabel('Inspection period ends').fill('2026-11-03');
+  await page.getByRole('button', { name: 'Book the job' }).click();
+  await expect(page.getByText('Give the address of the property.')).toBeVisible();
+  await page.getByLabel('Property').fill('1 Marl Street');
+  await page.getByRole('button', { name: 'Book the job' }).click();
+  await expect(page.getByText('a day on or after the scope (2026-11-10)')).toBeVisible();
+  await expect(page.getByLabel('For', { exact: true })).toHaveValue('E. Tester');
+});
+
+test('a file goes out and comes back in, and a bad one is refused with its faults', async ({
+  page,
+}) => {
+  const file = await (await page.request.get('/api/jobs/demo-quarry-lane/file')).text();
+  await page.goto('/');
+  const input = page.getByLabel('Inspection file (.chert.json)');
+  await input.setInputFiles({
+    name: 'x.chert.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('"households": 1', '"households": "one"')),
+  });
+  await expect(page.getByRole('alert')).toContainText(
+    'property.households: expected a number, got "one"',
+  );
+  await input.setInputFiles({
+    name: 'x.chert.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file.replace('D. Marsh', 'D. Marsh and Sons')),
+  });
+  await page.getByRole('button', { name: 'Import as a copy' }).click();
+  await expect(page).toHaveURL(/\/report$/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('The sewer works');
+});
+
+test('script in every text field stays text', async ({ page }) => {
+  const evil = '<script>window.pwned=1</script><img src=x onerror="window.pwned=1">';
+  await bookJob(page, evil);
+  await page.getByLabel('Where, in a few words').fill(evil);
+  await page.getByRole('button', { name: 'Start this run' }).click();
+  await callOut(page, '0 pvc 4 in');
+  await callOut(page, `note ${evil}`);
+  await callOut(page, `roots 10 20% ${evil}`);
+  await callOut(page, `test ${evil} clears`);
+  await callOut(page, evil);
+  await expectSaved(page);
+  for (const path of [page.url(), page.url().replace('/scope', '/report'), '/']) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => (window as { pwned?: number }).pwned)).toBeUndefined();
+  }
+  await expect(page.getByText(evil).first()).toBeVisible();
+});

@@ -1,0 +1,32 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Books a job through the form and lands on its Scope screen. */
+export async function bookJob(page: Page, address: string): Promise<string> {
+  await page.goto('/');
+  await page.getByLabel('Property').fill(address);
+  await page.getByLabel('For', { exact: true }).fill('E. Tester');
+  await page.getByLabel('Scope on').fill('2026-11-03');
+  await page.getByLabel('Inspection period ends').fill('2026-11-12');
+  await page.getByRole('button', { name: 'Book the job' }).click();
+  await expect(page).toHaveURL(/\/jobs\/[^/]+\/scope$/);
+  return /jobs\/([^/]+)\/scope/.exec(page.url())![1]!;
+}
+
+/** Sets up access A and run R1 with the form's defaults. */
+export async function startRun(page: Page): Promise<void> {
+  await page.getByLabel('Where, in a few words').fill('front yard');
+  await page.getByRole('button', { name: 'Start this run' }).click();
+  await expect(page.getByLabel('Call out what you see')).toBeVisible();
+}
+
+/** Types a call-out and logs it with Enter. */
+export async function callOut(page: Page, text: string): Promise<void> {
+  const line = page.getByLabel('Call out what you see');
+  await line.fill(text);
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+}
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+}

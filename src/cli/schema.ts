@@ -1,0 +1,7 @@
+import { writeFileSync } from 'node:fs';
+import { inspectionJsonSchema } from '#core/formats/json-schema';
+
+writeFileSync(
+  'docs/inspection-file.schema.json',
+  `${JSON.stringify(inspectionJsonSchema(), null, 2)}\n`,
+);

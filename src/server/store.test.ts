@@ -1,0 +1,136 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Sqlite, { type Database } from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { readInspectionFile, writeInspectionFile } from '#core/formats/inspection-file';
+import type { Inspection } from '#core/job/inspection';
+import type { Entry } from '#core/log/entry';
+import { openDatabase } from './database';
+import { readDesk } from './desk';
+import { appendEntries, listEntries } from './entries';
+import { addRun, loadInspection, storeInspection } from './inspections';
+import { migrate, migrationsFolder, readMigrations } from './migrate';
+import { addPart } from './parts';
+
+const NOW = '2026-11-03T00:00:00Z';
+let folder: string;
+let db: Database;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'chert-'));
+  db = openDatabase(join(folder, 'chert.db'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true });
+});
+
+const demoNames = readdirSync('demo').filter((name) => name.endsWith('.chert.json'));
+function demo(name = 'alder-bend.chert.json'): Inspection {
+  const outcome = readInspectionFile(readFileSync(join('demo', name), 'utf8'));
+  if (!outcome.ok) throw new Error(name);
+  return outcome.value;
+}
+const note = (id: string, text = 'x'): Entry => ({
+  id,
+  at: NOW,
+  pass: 'out',
+  readingFt: 1,
+  kind: 'note',
+  note: text,
+});
+
+describe('migrations', () => {
+  it('bring every earlier version of the database to the same shape', () => {
+    const all = readMigrations(migrationsFolder());
+    const shape = (base: Database) =>
+      base.prepare('SELECT name, sql FROM sqlite_master ORDER BY name').all();
+    for (let version = 0; version <= all.length; version += 1) {
+      const old = new Sqlite(':memory:');
+      migrate(old, all.slice(0, version));
+      expect(migrate(old, all)).toBe(all.length);
+      expect(shape(old)).toEqual(shape(db));
+      expect(old.pragma('user_version', { simple: true })).toBe(all.length);
+      old.close();
+    }
+  });
+
+  it('leave nothing of a step that fails, and refuse a newer database', () => {
+    const base = new Sqlite(':memory:');
+    const broken = [
+      { version: 1, name: '0001-x.sql', sql: 'CREATE TABLE a (x); CREATE TABLE a (x);' },
+    ];
+    expect(() => migrate(base, broken)).toThrow();
+    expect(base.pragma('user_version', { simple: true })).toBe(0);
+    expect(base.prepare('SELECT count(*) AS n FROM sqlite_master').get()).toEqual({ n: 0 });
+    base.pragma('user_version = 9');
+    expect(() => migrate(base, broken)).toThrow(/version 9/);
+    base.close();
+  });
+});
+
+describe('the store', () => {
+  it('writes through to the disk before it answers', () => {
+    expect(db.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.pragma('synchronous', { simple: true })).toBe(2);
+  });
+
+  it.each(demoNames)('gives demo/%s back byte for byte, unknown keys included', (name) => {
+    const file = demo(name);
+    const strange = { ...file, later: { x: 1 }, job: { ...file.job, alsoNew: [1] } } as Inspection;
+    expect(storeInspection(db, strange, NOW)).toBe('stored');
+    expect(writeInspectionFile(loadInspection(db, file.job.id)!)).toBe(
+      writeInspectionFile(strange),
+    );
+    expect(storeInspection(db, strange, NOW)).toBe('known');
+    expect(
+      storeInspection(db, { ...strange, decisions: [{ id: 'd', kind: 'k', reason: 'r' }] }, NOW),
+    ).toBe('conflict');
+  });
+
+  it('stores an entry sent twice once, and nothing of a batch with a taken id', () => {
+    storeInspection(db, { ...demo(), runs: [] } as Inspection, NOW);
+    const { entries: _, ...setup } = demo().runs[0]!;
+    addRun(db, 'demo-alder-bend', setup);
+    const append = (...entries: Entry[]) =>
+      appendEntries(db, 'demo-alder-bend', 'R1', entries, NOW);
+    const ids = () =>
+      listEntries(db, 'demo-alder-bend')
+        .get('R1')
+        ?.map(({ id }) => id);
+    expect(append(note('a'), note('b'))).toEqual(['stored', 'stored']);
+    expect(append(note('b'), note('c'))).toEqual(['known', 'stored']);
+    expect(append(note('d'), note('a', 'something else'))).toEqual(['stored', 'conflict']);
+    expect(ids()).toEqual(['a', 'b', 'c']);
+  });
+
+  it('never lets an entry be edited or deleted', () => {
+    storeInspection(db, demo(), NOW);
+    expect(() => db.exec(`UPDATE entries SET body = '{}'`)).toThrow(/append-only/);
+    expect(() => db.exec('DELETE FROM entries')).toThrow(/append-only/);
+  });
+
+  it('makes the first run the reference, and only the first', () => {
+    storeInspection(db, demo('mill-street.chert.json'), NOW);
+    const jobId = 'demo-mill-street';
+    addPart(db, 'access_points', jobId, demo().accessPoints[0]!);
+    const { entries: _, ...setup } = demo().runs[0]!;
+    for (const id of ['R1', 'R2']) expect(addRun(db, jobId, { ...setup, id })).toBe('stored');
+    expect(loadInspection(db, jobId)!.job.referenceRunId).toBe('R1');
+  });
+
+  it('lists what is at work, what it waits for and the days left', () => {
+    for (const name of demoNames) storeInspection(db, demo(name), NOW);
+    const desk = readDesk(db, new Date('2026-11-04T12:00:00'), '');
+    expect(desk.cards.map(({ title, blockers, daysLeft }) => [title, blockers, daysLeft])).toEqual([
+      ['3 Quarry Lane', 0, 3],
+      ['14 Alder Bend', 0, 5],
+      ['27 Heron Court', 1, 6],
+      ['88 Mill Street', 0, 7],
+    ]);
+    expect(
+      readDesk(db, new Date('2026-12-24T12:00:00'), 'heron').rows.map(({ title }) => title),
+    ).toEqual(['27 Heron Court']);
+    expect(readDesk(db, new Date('2026-12-24T12:00:00'), '').cards).toEqual([]);
+  });
+});
