@@ -7,9 +7,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: 1,
   timeout: 60_000,
-  reporter: process.env['CI']
-    ? [['list'], ['json', { outputFile: 'test-results/browser.json' }]]
-    : 'list',
+  outputDir: 'test-results/browser/artifacts',
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser/results.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },

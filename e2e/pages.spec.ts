@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { bookJob, callOut, expectSaved, startRun } from './scope';
+import { bookJob, callOut, expectSaved } from './scope';
 
 const PAGES = [
   '/',

@@ -29,7 +29,7 @@ function changed(file: unknown, path: (string | number)[], to: unknown): unknown
   const copy = structuredClone(file);
   let holder = copy as Record<string | number, any>;
   for (const step of path.slice(0, -1)) holder = holder[step];
-  if (to === undefined) delete holder[path.at(-1)!];
+  if (to === undefined) Reflect.deleteProperty(holder, path.at(-1)!);
   else holder[path.at(-1)!] = to;
   return copy;
 }

@@ -42,7 +42,11 @@ export function checkBooking(value: unknown): Outcome<Booking> {
 function blankFaults(booking: Booking): Fault[] {
   return (['address', 'client'] as const)
     .filter((path) => booking[path].trim() === '')
-    .map((path) => ({ path, expected: 'text that is not blank', got: JSON.stringify(booking[path]) }));
+    .map((path) => ({
+      path,
+      expected: 'text that is not blank',
+      got: JSON.stringify(booking[path]),
+    }));
 }
 
 function periodFault({ inspectionPeriodEndsOn, scheduledFor }: Booking): Fault | null {

@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import { TOLERANCES } from '../base/tolerances';
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
@@ -60,8 +61,10 @@ function factsOf(
   settings: Settings,
 ): DefectFacts {
   const entries = ranked.map(({ stretch }) => stretch.entry);
-  const first = <K extends keyof (typeof entries)[number]>(key: K) =>
-    entries.map((entry) => entry[key]).find((value) => value !== undefined);
+  const first = <K extends keyof (typeof entries)[number]>(key: K) => {
+    for (const entry of entries) if (entry[key] !== undefined) return entry[key];
+    return undefined;
+  };
   const form = first('form')
     ?.trim()
     .toLowerCase()
@@ -132,9 +135,7 @@ function judgeGroup(
     span,
     profile: inspection.job.profile,
     households: inspection.property.households,
-    obstructionsFt: lateral.ends
-      .filter((end) => end.entry.reason === 'obstruction')
-      .map(({ stationFt }) => stationFt),
+    obstructionsFt: readObstructions(lateral),
     backsUp,
     heldByLipIn,
   });
@@ -206,19 +207,25 @@ function judgeGroup(
   };
 }
 
-/** Height of the lip at a pool's downstream end, inches, or `null` when there is none. */
-function lipAtEndIn(lateral: Lateral, endFt: number): number | null {
-  const lips = lateral.axes.flatMap((axis) =>
+/** Every lip of a line: those logged as defects and those logged with a change of pipe. */
+const readLips = memoOf((lateral: Lateral): readonly { stationFt: number; lipIn: number }[] =>
+  lateral.axes.flatMap((axis) =>
     axis.log.standing.flatMap((entry) => {
       const isLip =
         entry.kind === 'material' || (entry.kind === 'defect' && entry.defect === 'lip');
       if (!isLip || entry.lipIn === undefined) return [];
       const { from, to } = axis.placeOfEntry(entry);
-      const stationFt = (from.stationFt + to.stationFt) / 2;
-      return Math.abs(stationFt - endFt) <= TOLERANCES.atLipFt ? [entry.lipIn] : [];
+      return [{ stationFt: (from.stationFt + to.stationFt) / 2, lipIn: entry.lipIn }];
     }),
+  ),
+);
+
+/** Height of the lip at a pool's downstream end, inches, or `null` when there is none. */
+function lipAtEndIn(lateral: Lateral, endFt: number): number | null {
+  const near = readLips(lateral).filter(
+    ({ stationFt }) => Math.abs(stationFt - endFt) <= TOLERANCES.atLipFt,
   );
-  return lips.length > 0 ? Math.max(...lips) : null;
+  return near.length > 0 ? Math.max(...near.map(({ lipIn }) => lipIn)) : null;
 }
 
 function causesOf(facts: DefectFacts, lipIn: number | null, verified: boolean): Cause[] {
@@ -227,6 +234,19 @@ function causesOf(facts: DefectFacts, lipIn: number | null, verified: boolean): 
   if (!deeperThanLip(facts, lipIn)) return [lip];
   return [lip, { cause: 'belly', settledBy: 'clear the lip and see whether the water goes' }];
 }
+
+/** Where the line's runs were stopped by an obstruction. */
+const readObstructions = memoOf((lateral: Lateral): readonly number[] =>
+  lateral.ends
+    .filter((end) => end.entry.reason === 'obstruction')
+    .map(({ stationFt }) => stationFt),
+);
+
+/** Station of the wall where the line leaves the building: the most downstream one logged. */
+const readWallFt = memoOf(
+  (lateral: Lateral) =>
+    lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt ?? null,
+);
 
 /** Whether a finding lies outside what was agreed: kept and told, out of the verdict and plans. */
 function isCourtesy(
@@ -242,7 +262,7 @@ function isCourtesy(
     span.fromFt > terminus.stationFt + TOLERANCES.beyondEndFt;
   if (isBeyond) return true;
   if (inspection.job.scope !== 'lateral') return false;
-  const wallFt = lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt;
-  if (wallFt !== undefined && span.toFt <= wallFt) return true;
+  const wallFt = readWallFt(lateral);
+  if (wallFt !== null && span.toFt <= wallFt) return true;
   return zone !== null && INDOOR_ZONES.includes(zone);
 }

@@ -51,7 +51,8 @@ export function groupDefects(lateral: Lateral, settings: Settings): DefectSighti
 export function rankSightings(
   group: readonly DefectSighting[],
   settings: Settings,
-): DefectSighting[] {
+): readonly DefectSighting[] {
+  if (group.length === 1) return group;
   return [...group].sort(
     (a, b) =>
       Number(b.water?.verified ?? true) - Number(a.water?.verified ?? true) ||

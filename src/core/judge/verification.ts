@@ -1,3 +1,4 @@
+import { lastAtOrBelow, memoOf } from '../base/memo';
 import type { Entry, EntryOf } from '../log/entry';
 import type { FoldedLog } from '../log/fold';
 import type { WaterState } from '../log/vocabulary';
@@ -11,21 +12,36 @@ export type WaterCheck = {
   readonly drainedMin: number | null;
 };
 
+type WaterHistory = {
+  readonly states: readonly { readonly atMs: number; readonly state: WaterState }[];
+  /** When the head was last back at the datum; −∞ before it was. */
+  readonly homeMs: number;
+};
+
+/** What the water did over a run, in order of time. A flow test leaves the water running. */
+const readHistory = memoOf((log: FoldedLog): WaterHistory => {
+  const states: { atMs: number; state: WaterState }[] = [];
+  let homeMs = -Infinity;
+  for (const entry of log.standing) {
+    if (entry.kind === 'water') states.push({ atMs: Date.parse(entry.at), state: entry.state });
+    if (entry.kind === 'flow-test') states.push({ atMs: Date.parse(entry.at), state: 'running' });
+    if (entry.kind === 'home') homeMs = Math.max(homeMs, Date.parse(entry.at));
+  }
+  return { states, homeMs };
+});
+
 /**
  * When an entry was observed, milliseconds. A correction made after the head came home is no new
  * look: it keeps the time of what it corrects.
  */
 export function observedAtMs(entry: Entry, log: FoldedLog): number {
-  const homeMs = log.standing
-    .filter((other) => other.kind === 'home')
-    .reduce((last, home) => Math.max(last, Date.parse(home.at)), -Infinity);
+  const { homeMs } = readHistory(log);
+  const passed = new Set<Entry>();
   let seen = entry;
-  const passed = new Set<string>();
-  while (seen.replaces !== undefined && Date.parse(seen.at) > homeMs && !passed.has(seen.id)) {
-    if (homeMs === -Infinity) break;
-    passed.add(seen.id);
+  while (seen.replaces !== undefined && homeMs !== -Infinity && Date.parse(seen.at) > homeMs) {
     const before = log.byId.get(seen.replaces);
-    if (!before) break;
+    if (!before || passed.has(before)) break;
+    passed.add(before);
     seen = before;
   }
   return Date.parse(seen.at);
@@ -35,26 +51,36 @@ export function observedAtMs(entry: Entry, log: FoldedLog): number {
  * Checks standing water against the state of the water when it was seen.
  *
  * Verified when the latest `water` or `flow-test` entry of that run before it is `drained`, or when
- * no water was ever run in that run. A flow test leaves the water running.
+ * no water was ever run in that run.
  */
 export function checkWater(entry: EntryOf<'defect'>, log: FoldedLog): WaterCheck {
-  const atMs = observedAtMs(entry, log);
-  const states = log.standing.flatMap((other) => {
-    if (other.kind === 'water') return [{ atMs: Date.parse(other.at), state: other.state }];
-    if (other.kind !== 'flow-test') return [];
-    return [{ atMs: Date.parse(other.at), state: 'running' as const }];
-  });
+  const { states } = readHistory(log);
   if (states.length === 0) return { verified: true, state: null, drainedMin: null };
-  const before = states.filter((state) => state.atMs <= atMs);
-  const latest = before.at(-1);
+  const atMs = observedAtMs(entry, log);
+  const latestIndex = lastAtOrBelow(states, atMs, (state) => state.atMs);
+  const latest = states[latestIndex];
   if (!latest) return { verified: false, state: 'running', drainedMin: null };
   if (latest.state !== 'drained') {
     return { verified: false, state: latest.state, drainedMin: null };
   }
-  // Water goes off where "draining" was said; where it was not, the last "running" is the latest
-  // that it can have been on, which makes the drain time an upper bound.
-  const lastRun = before.findLastIndex(({ state }) => state === 'running');
-  const off =
-    before.slice(lastRun + 1).find(({ state }) => state === 'draining') ?? before[lastRun];
-  return { verified: true, state: 'drained', drainedMin: off ? (atMs - off.atMs) / 60_000 : null };
+  const offMs = turnedOffMs(states, latestIndex);
+  return {
+    verified: true,
+    state: 'drained',
+    drainedMin: offMs === null ? null : (atMs - offMs) / 60_000,
+  };
+}
+
+/**
+ * When the water went off before it had drained: where "draining" was said; where it was not, the
+ * last "running", which makes the drain time an upper bound. `null` when it was never on.
+ */
+function turnedOffMs(states: WaterHistory['states'], drainedIndex: number): number | null {
+  let offMs: number | null = null;
+  for (let index = drainedIndex; index >= 0; index -= 1) {
+    const { state, atMs } = states[index]!;
+    if (state === 'running') return offMs ?? atMs;
+    if (state === 'draining') offMs = atMs;
+  }
+  return offMs;
 }

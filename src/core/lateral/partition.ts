@@ -96,12 +96,3 @@ function gatherSpots<T>(
   }
   return spots;
 }
-
-/** The piece that holds a station, or `null` outside the reach. On an edge, the downstream one. */
-export function pieceAt<T>(pieces: readonly Piece<T>[], stationFt: number): Piece<T> | null {
-  return (
-    pieces.findLast(
-      (piece) => stationFt >= piece.fromFt - 1e-9 && stationFt <= piece.toFt + 1e-9,
-    ) ?? null
-  );
-}

@@ -1,4 +1,5 @@
 import type { Interval } from '../base/interval';
+import { lastAtOrBelow } from '../base/memo';
 import type { Job } from '../job/job';
 import type { Settings } from '../job/settings';
 import type { EntryOf } from '../log/entry';
@@ -6,7 +7,7 @@ import type { Certainty, Material, Zone } from '../log/vocabulary';
 import type { RunAxis } from '../measure/placement';
 import type { Feature } from './features';
 import { readMarks } from './marks';
-import { type Conflict, type Partition, partition, pieceAt } from './partition';
+import { type Partition, partition } from './partition';
 
 /** What a `material` entry asserts of the pipe. */
 export type Pipe = {
@@ -80,20 +81,22 @@ export function cutSegments(
   job: Job,
   lineFt: number | null,
 ): Segment[] {
+  const cutsFt = zones.flatMap((zone) => [zone.fromFt, zone.toFt]);
+  if (lineFt !== null) cutsFt.push(lineFt);
+  cutsFt.sort((a, b) => a - b);
+  const zoneAt = (stationFt: number) => {
+    const zone = zones[lastAtOrBelow(zones, stationFt, ({ fromFt }) => fromFt)];
+    return zone && stationFt <= zone.toFt ? zone.value : null;
+  };
   return pipes.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => {
-      const cuts = [...zones.flatMap((zone) => [zone.fromFt, zone.toFt]), lineFt ?? piece.fromFt]
-        .filter((cutFt) => cutFt > piece.fromFt + 1e-9 && cutFt < piece.toFt - 1e-9)
-        .sort((a, b) => a - b);
-      const edges = [piece.fromFt, ...new Set(cuts), piece.toFt];
-      const parts: Segment[] = edges.slice(1).map((toFt, index) => {
+      const first = lastAtOrBelow(cutsFt, piece.fromFt + 1e-9, (cutFt) => cutFt) + 1;
+      const last = lastAtOrBelow(cutsFt, piece.toFt - 1e-9, (cutFt) => cutFt);
+      const edges = [piece.fromFt, ...new Set(cutsFt.slice(first, last + 1)), piece.toFt];
+      const parts = edges.slice(1).map((toFt, index): Segment => {
         const fromFt = edges[index]!;
         const middleFt = (fromFt + toFt) / 2;
-        const zone =
-          pieceAt(
-            zones.map((z) => ({ ...z, entryIds: [] })),
-            middleFt,
-          )?.value ?? null;
+        const zone = zoneAt(middleFt);
         return {
           fromFt,
           toFt,
@@ -112,23 +115,21 @@ export function cutSegments(
 }
 
 function joinAlike(parts: readonly Segment[]): Segment[] {
-  return parts.reduce<Segment[]>((joined, part) => {
+  const joined: Segment[] = [];
+  for (const part of parts) {
     const last = joined.at(-1);
     if (last && last.zone === part.zone && last.responsibleSide === part.responsibleSide) {
-      return [...joined.slice(0, -1), { ...last, toFt: part.toFt }];
-    }
-    return [...joined, part];
-  }, []);
+      joined[joined.length - 1] = { ...last, toFt: part.toFt };
+    } else joined.push(part);
+  }
+  return joined;
 }
 
 /** The segment at a station; on an edge the downstream one, outside the reach the nearest. */
 export function segmentAt(segments: readonly Segment[], stationFt: number): Segment | null {
-  const inside = segments.findLast(
-    (segment) => stationFt >= segment.fromFt - 1e-9 && stationFt <= segment.toFt + 1e-9,
-  );
-  if (inside) return inside;
-  const away = (segment: Segment) => Math.max(segment.fromFt - stationFt, stationFt - segment.toFt);
-  return [...segments].sort((a, b) => away(a) - away(b))[0] ?? null;
+  const at = lastAtOrBelow(segments, stationFt + 1e-9, ({ fromFt }) => fromFt);
+  const before = segments[at] ?? null;
+  const after = segments[at + 1] ?? null;
+  if (before === null || after === null || stationFt <= before.toFt + 1e-9) return before ?? after;
+  return stationFt - before.toFt <= after.fromFt - stationFt ? before : after;
 }
-
-export type { Conflict };

@@ -29,16 +29,18 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   const retractors = groupIds(log, (entry) => (entry.kind === 'retract' ? entry.retracts : null));
   const successors = groupIds(log, (entry) => entry.replaces ?? null);
 
-  const isAlive: (id: string) => boolean = memo<boolean>(
-    (id) => !(retractors.get(id) ?? []).some((by) => isAlive(by)),
+  // Most entries were neither corrected nor taken back: only the others walk a chain.
+  const isUntouched = (id: string) => !retractors.has(id) && !successors.has(id);
+  const aliveInChain = memo<boolean>((id) => !retractors.get(id)?.some(isAlive), no);
+  const isAlive = (id: string): boolean => !retractors.has(id) || aliveInChain(id);
+  const replacedInChain = memo<boolean>(
+    (id) => successors.get(id)!.some((by) => isAlive(by) || isReplaced(by)),
     no,
   );
-  const isReplaced: (id: string) => boolean = memo<boolean>(
-    (id) => (successors.get(id) ?? []).some((by) => isAlive(by) || isReplaced(by)),
-    no,
-  );
+  const isReplaced = (id: string): boolean => successors.has(id) && replacedInChain(id);
   // Later entries first: each answer then rests on answers already known, however long a chain is.
-  for (const entry of log.toReversed()) isReplaced(entry.id);
+  const touched = log.filter(({ id }) => !isUntouched(id)).reverse();
+  for (const { id } of touched) isReplaced(id);
 
   const fallen = new Map<string, 'replaced' | 'retracted'>();
   const standing: Entry[] = [];
@@ -47,25 +49,31 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
     else if (isReplaced(entry.id)) fallen.set(entry.id, 'replaced');
     else if (entry.kind !== 'retract') standing.push(entry);
   }
-  const atMs = new Map(standing.map((entry) => [entry.id, Date.parse(entry.at)]));
-  standing.sort((a, b) => atMs.get(a.id)! - atMs.get(b.id)!);
+  const inTime = standing
+    .map((entry) => ({ entry, atMs: Date.parse(entry.at) }))
+    .sort((a, b) => a.atMs - b.atMs)
+    .map(({ entry }) => entry);
 
-  const rootOf: (id: string) => string = memo<string>(
-    (id) => {
-      const before = byId.get(id)?.replaces;
-      return before !== undefined && byId.has(before) ? rootOf(before) : id;
-    },
+  const rootInChain = memo<string>(
+    (id) => rootOf(byId.get(id)!.replaces!),
     (id) => id,
   );
-  const isStanding = new Set(standing.map((entry) => entry.id));
-  const heirIds: (id: string) => readonly string[] = memo<readonly string[]>(
-    (id) => (isStanding.has(id) ? [id] : (successors.get(id) ?? []).flatMap((by) => heirIds(by))),
+  const rootOf = (id: string): string => {
+    const before = byId.get(id)?.replaces;
+    return before !== undefined && byId.has(before) ? rootInChain(id) : id;
+  };
+  const heirsInChain = memo<readonly string[]>(
+    (id) => successors.get(id)?.flatMap(heirIds) ?? [],
     () => [],
   );
-  for (const entry of log) rootOf(entry.id);
-  for (const entry of log.toReversed()) heirIds(entry.id);
+  const heirIds = (id: string): readonly string[] => {
+    if (!byId.has(id)) return [];
+    return fallen.has(id) ? heirsInChain(id) : [id];
+  };
+  for (const { id } of log) rootOf(id);
+  for (const { id } of touched) heirIds(id);
   return {
-    standing,
+    standing: inTime,
     fallen,
     rootOf,
     heirsOf: (id) => heirIds(id).map((heir) => byId.get(heir)!),

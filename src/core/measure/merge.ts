@@ -101,6 +101,7 @@ function crosses(groupOf: ReadonlyMap<number, number>, group: number, item: numb
 
 /** The sighting to trust for the station: both ends known, the trusted pass, then the smallest σ. */
 export function mostTrusted<S extends Sighting>(group: readonly S[], trustPass: Pass): S {
+  if (group.length === 1) return group[0]!;
   return [...group].sort(
     (a, b) =>
       Number(a.oneEnded ?? false) - Number(b.oneEnded ?? false) ||

@@ -1,5 +1,6 @@
 import { interval, type Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
+import { memoOf } from '../base/memo';
 import type { EntryOf } from '../log/entry';
 import type { Pass } from '../log/vocabulary';
 import type { Place, RunAxis } from './placement';
@@ -27,14 +28,14 @@ export type PlacedStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>> = {
 };
 
 /** Finds the standing `close` of each opened entry; closes follow corrections along the chain. */
-function findCloses(axis: RunAxis): ReadonlyMap<string, EntryOf<'close'>> {
+const findCloses = memoOf((axis: RunAxis): ReadonlyMap<string, EntryOf<'close'>> => {
   const closes = new Map<string, EntryOf<'close'>>();
   for (const entry of axis.log.standing) {
     if (entry.kind !== 'close') continue;
     for (const heir of axis.log.heirsOf(entry.closes)) closes.set(heir.id, entry);
   }
   return closes;
-}
+});
 
 /**
  * Lays every standing defect or unseen entry of a run on its line.
@@ -45,7 +46,15 @@ function findCloses(axis: RunAxis): ReadonlyMap<string, EntryOf<'close'>> {
 export function placeStretches<K extends 'defect' | 'unseen'>(
   axis: RunAxis,
   kind: K,
-): PlacedStretch<StretchEntry<K>>[] {
+): readonly PlacedStretch<StretchEntry<K>>[] {
+  const placed = kind === 'defect' ? placeDefects(axis) : placeUnseen(axis);
+  return placed as readonly unknown[] as readonly PlacedStretch<StretchEntry<K>>[];
+}
+
+const placeDefects = memoOf((axis: RunAxis) => placeAll(axis, 'defect'));
+const placeUnseen = memoOf((axis: RunAxis) => placeAll(axis, 'unseen'));
+
+function placeAll<K extends 'defect' | 'unseen'>(axis: RunAxis, kind: K) {
   const closes = findCloses(axis);
   return axis.log.standing.flatMap((entry) =>
     entry.kind === kind

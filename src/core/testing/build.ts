@@ -4,7 +4,7 @@ import type { Run } from '../job/run';
 import type { Entry, EntryDraft } from '../log/entry';
 
 /** An entry as tests write it: what is left out is on the way out, a minute after the one before. */
-export type Said = Partial<Entry> & Pick<Entry, 'kind'> & Record<string, unknown>;
+export type Said = { readonly kind: Entry['kind'] } & Readonly<Record<string, unknown>>;
 
 /** A time of the test day, minutes after nine. */
 export function minute(after: number): string {

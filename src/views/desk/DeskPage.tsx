@@ -77,12 +77,14 @@ export function DeskPage({ desk, query, newJob, importFile }: Props) {
                     <td>{row.when}</td>
                     <td>{row.periodEnds}</td>
                     <td>{row.log}</td>
-                    <td className={styles['links']}>
-                      <a href={`/jobs/${encodeURIComponent(row.id)}/scope`}>Scope</a>
-                      <a href={`/jobs/${encodeURIComponent(row.id)}/report`}>Report</a>
-                      <a href={`/api/jobs/${encodeURIComponent(row.id)}/file`} download>
-                        Export
-                      </a>
+                    <td>
+                      <div className={styles['links']}>
+                        <a href={`/jobs/${encodeURIComponent(row.id)}/scope`}>Scope</a>
+                        <a href={`/jobs/${encodeURIComponent(row.id)}/report`}>Report</a>
+                        <a href={`/api/jobs/${encodeURIComponent(row.id)}/file`} download>
+                          Export
+                        </a>
+                      </div>
                     </td>
                   </tr>
                 ))}

@@ -14,6 +14,7 @@ import {
 } from '#core/log/vocabulary';
 import { postJson } from '../shared/api';
 import form from '../shared/form.module.css';
+import { Cautions } from './Cautions';
 import styles from './RunSetup.module.css';
 
 type Props = {
@@ -100,99 +101,98 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
   };
 
   return (
-    <form className={`${form['form']} ${styles['setup']}`} onSubmit={start} noValidate>
-      <fieldset className={styles['group']}>
-        <legend>Where the camera goes in</legend>
-        {accessPoints.length > 0 && (
-          <div className={form['field']}>
-            <label htmlFor="access">Access point</label>
-            <select
-              id="access"
-              value={accessId}
-              onChange={(event) => setAccessId(event.target.value)}
-            >
-              {accessPoints.map(({ id, kind, place }) => (
-                <option key={id} value={id}>
-                  {id}: {say(kind)}
-                  {place ? `, ${place}` : ''}
-                </option>
-              ))}
-              <option value={NEW_ACCESS}>Another one</option>
-            </select>
-          </div>
-        )}
-        {isNew && (
-          <div className={styles['grid']}>
-            <Select name="kind" label="Kind" options={ACCESS_KINDS} value="cleanout" />
-            <Select name="material" label="Material" options={MATERIALS} value="cast-iron" />
-            <Field name="diameterIn" label="Bore, in" value="4" mode="decimal" />
-            <Select name="zone" label="Lies in" options={ZONES} value="yard" />
-            <div className={styles['wide']}>
-              <Field name="place" label="Where, in a few words" value="" mode="text" />
+    <div className={styles['screen']}>
+      <form className={`${form['form']} ${styles['setup']}`} onSubmit={start} noValidate>
+        <fieldset className={styles['group']}>
+          <legend>Where the camera goes in</legend>
+          {accessPoints.length > 0 && (
+            <div className={form['field']}>
+              <label htmlFor="access">Access point</label>
+              <select
+                id="access"
+                value={accessId}
+                onChange={(event) => setAccessId(event.target.value)}
+              >
+                {accessPoints.map(({ id, kind, place }) => (
+                  <option key={id} value={id}>
+                    {id}: {say(kind)}
+                    {place ? `, ${place}` : ''}
+                  </option>
+                ))}
+                <option value={NEW_ACCESS}>Another one</option>
+              </select>
             </div>
-          </div>
-        )}
-        <p className={form['hint']}>
-          Never force a stuck cap. Open it slowly and stand clear: a line under pressure spills.
-          Gloves and eye cover.
-        </p>
-      </fieldset>
-      <fieldset className={styles['group']}>
-        <legend>The run</legend>
-        <div className={styles['grid']}>
-          <Select
-            name="facing"
-            label="Facing"
-            options={['downstream', 'upstream']}
-            value="downstream"
-          />
-          <Select name="aid" label="Skid or guide" options={AIDS} value="none" />
-          <div className={form['field']}>
-            <label htmlFor="zeroAt">Counter is zeroed at</label>
-            <select
-              id="zeroAt"
-              name="zeroAt"
-              value={zeroAt}
-              onChange={(event) => setZeroAt(event.target.value)}
-            >
-              {ZERO_PLACES.map((at) => (
-                <option key={at} value={at}>
-                  {say(at)}
-                </option>
-              ))}
-            </select>
-          </div>
-          <Field name="zeroFt" label="It then reads, ft" value="0" mode="decimal" />
-          {zeroAt === 'rim' && (
-            <Field name="dropFt" label="Drop below the rim, ft" value="" mode="decimal" />
           )}
-          <Select
-            name="cleanedBefore"
-            label="Cleaned before this look"
-            options={CLEANED_BEFORE}
-            value="none"
-          />
-          <Field name="head" label="Head" value="" mode="text" />
-        </div>
-      </fieldset>
-      {trouble.length > 0 && (
-        <ul className={form['error']} role="alert">
-          {trouble.map((text) => (
-            <li key={text}>{text}</li>
-          ))}
-        </ul>
-      )}
-      <div className={styles['acts']}>
-        <button className={form['act']} type="submit" disabled={isBusy}>
-          Start this run
-        </button>
-        {onCancel && (
-          <button className={form['plain']} type="button" onClick={onCancel}>
-            Back to the log
-          </button>
+          {isNew && (
+            <div className={styles['grid']}>
+              <Select name="kind" label="Kind" options={ACCESS_KINDS} value="cleanout" />
+              <Select name="material" label="Material" options={MATERIALS} value="cast-iron" />
+              <Field name="diameterIn" label="Bore, in" value="4" mode="decimal" />
+              <Select name="zone" label="Lies in" options={ZONES} value="yard" />
+              <div className={styles['wide']}>
+                <Field name="place" label="Where, in a few words" value="" mode="text" />
+              </div>
+            </div>
+          )}
+        </fieldset>
+        <fieldset className={styles['group']}>
+          <legend>The run</legend>
+          <div className={styles['grid']}>
+            <Select
+              name="facing"
+              label="Facing"
+              options={['downstream', 'upstream']}
+              value="downstream"
+            />
+            <Select name="aid" label="Skid or guide" options={AIDS} value="none" />
+            <div className={form['field']}>
+              <label htmlFor="zeroAt">Counter is zeroed at</label>
+              <select
+                id="zeroAt"
+                name="zeroAt"
+                value={zeroAt}
+                onChange={(event) => setZeroAt(event.target.value)}
+              >
+                {ZERO_PLACES.map((at) => (
+                  <option key={at} value={at}>
+                    {say(at)}
+                  </option>
+                ))}
+              </select>
+            </div>
+            <Field name="zeroFt" label="It then reads, ft" value="0" mode="decimal" />
+            {zeroAt === 'rim' && (
+              <Field name="dropFt" label="Drop below the rim, ft" value="" mode="decimal" />
+            )}
+            <Select
+              name="cleanedBefore"
+              label="Cleaned before this look"
+              options={CLEANED_BEFORE}
+              value="none"
+            />
+            <Field name="head" label="Head" value="" mode="text" />
+          </div>
+        </fieldset>
+        {trouble.length > 0 && (
+          <ul className={form['error']} role="alert">
+            {trouble.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
         )}
-      </div>
-    </form>
+        <div className={styles['acts']}>
+          <button className={form['act']} type="submit" disabled={isBusy}>
+            Start this run
+          </button>
+          {onCancel && (
+            <button className={form['plain']} type="button" onClick={onCancel}>
+              Back to the log
+            </button>
+          )}
+        </div>
+      </form>
+      <Cautions />
+    </div>
   );
 }
 

@@ -124,6 +124,9 @@ export function SectionPanel({ derived, headFt, selected, onSelect }: Props) {
           selected={selected}
           onSelect={onSelect}
         />
+        {derived.inspection.runs.length === 0 && (
+          <p className={styles['empty']}>The line is drawn here as you log it.</p>
+        )}
         {drag && Math.abs(drag.toX - drag.fromX) >= DRAG_FROM && (
           <svg
             className={styles['drag']}

@@ -1,0 +1,156 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { inspectionWith } from './log';
+import type { Row } from './run';
+
+const PORT = 4873;
+const BASE = `http://127.0.0.1:${PORT}`;
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+const at = (sorted: readonly number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!;
+const say = (times: readonly number[]) => {
+  const sorted = [...times].sort((a, b) => a - b);
+  return `p50 ${at(sorted, 0.5).toFixed(1)} ms, p99 ${at(sorted, 0.99).toFixed(1)} ms`;
+};
+
+async function untilAnswers(): Promise<void> {
+  for (;;) {
+    const isUp = await fetch(`${BASE}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (isUp) return;
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  }
+}
+
+async function time(task: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await task();
+  return performance.now() - start;
+}
+
+/** Posts one durable entry at a time from `clients` clients; ms for each. */
+async function postEntries(clients: number, each: number): Promise<number[]> {
+  const times: number[] = [];
+  await Promise.all(
+    Array.from({ length: clients }, async (_, client) => {
+      for (let index = 0; index < each; index += 1) {
+        const entry = {
+          id: `${clients}-${client}-${index}`,
+          at: '2026-11-03T09:00:00-08:00',
+          pass: 'out',
+          readingFt: 1,
+          kind: 'note',
+          note: 'x',
+        };
+        const body = JSON.stringify({ entries: [entry] });
+        times.push(
+          await time(async () => {
+            const response = await fetch(`${BASE}/api/jobs/bench-200/runs/R1/entries`, {
+              method: 'POST',
+              headers: JSON_TYPE,
+              body,
+            });
+            if (!response.ok) throw new Error(await response.text());
+          }),
+        );
+      }
+    }),
+  );
+  return times;
+}
+
+/** First paint of a page in Chromium, ms from the start of the navigation; the median of five. */
+async function firstPaint(path: string): Promise<number> {
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  const times: number[] = [];
+  for (let round = 0; round < 5; round += 1) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await page.goto(BASE + path);
+    await page.waitForFunction(
+      () => performance.getEntriesByName('first-contentful-paint').length > 0,
+    );
+    times.push(
+      await page.evaluate(
+        () => performance.getEntriesByName('first-contentful-paint')[0]!.startTime,
+      ),
+    );
+    await context.close();
+  }
+  await browser.close();
+  return at(
+    times.sort((a, b) => a - b),
+    0.5,
+  );
+}
+
+/** Times start-up, first pages and durable writes of the built app. */
+export async function benchServer(): Promise<Row[]> {
+  const data = mkdtempSync(join(tmpdir(), 'chert-bench-'));
+  let server: ChildProcess | null = null;
+  try {
+    const startMs = await time(async () => {
+      server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
+        env: { ...process.env, PORT: String(PORT), CHERT_DATA: data },
+        stdio: 'ignore',
+      });
+      await untilAnswers();
+    });
+    const firstMs = await time(() => fetch(`${BASE}/`).then((response) => response.text()));
+    await fetch(`${BASE}/api/jobs/import`, {
+      method: 'POST',
+      headers: JSON_TYPE,
+      body: JSON.stringify(inspectionWith(200)),
+    });
+    const report = async () => (await fetch(`${BASE}/jobs/bench-200/report`)).text();
+    await report();
+    const reports = [];
+    for (let round = 0; round < 20; round += 1) reports.push(await time(report));
+    const one = await postEntries(1, 100);
+    const fifty = await postEntries(50, 10);
+    return [
+      {
+        what: 'start of the process to the first answer',
+        aim: '–',
+        got: `${startMs.toFixed(0)} ms`,
+      },
+      {
+        what: 'first page of the process (Desk, whole answer)',
+        aim: '–',
+        got: `${firstMs.toFixed(0)} ms`,
+      },
+      {
+        what: 'first paint of the Desk in Chromium',
+        aim: '–',
+        got: `${(await firstPaint('/')).toFixed(0)} ms`,
+      },
+      {
+        what: 'first paint of Scope, 200 entries, in Chromium',
+        aim: '–',
+        got: `${(await firstPaint('/jobs/bench-200/scope')).toFixed(0)} ms`,
+      },
+      { what: 'report page, 200 entries, whole answer', aim: '–', got: say(reports) },
+      { what: 'entry POST, durable, 1 client', aim: '–', got: say(one) },
+      { what: 'entry POST, durable, 50 clients', aim: '–', got: say(fifty) },
+    ];
+  } finally {
+    (server as ChildProcess | null)?.kill();
+    rmSync(data, { recursive: true, force: true });
+  }
+}
