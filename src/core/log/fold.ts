@@ -6,7 +6,7 @@ export type FoldedLog = {
   readonly standing: readonly Entry[];
   /** For every entry that does not stand: why. */
   readonly fallen: ReadonlyMap<string, 'replaced' | 'retracted'>;
-  /** First entry of the chain that an entry belongs to (itself when it replaced nothing). */
+  /** First entry of the chain that an entry belongs to; itself when it starts one. */
   readonly rootOf: (entryId: string) => string;
   /** The standing entries that an id has become, following corrections; empty when taken back. */
   readonly heirsOf: (entryId: string) => readonly Entry[];
@@ -60,7 +60,9 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   );
   const rootOf = (id: string): string => {
     const before = byId.get(id)?.replaces;
-    return before !== undefined && byId.has(before) ? rootInChain(id) : id;
+    // Where two entries correct one, the first goes on with its chain and the other starts its own.
+    const goesOn = before !== undefined && byId.has(before) && successors.get(before)![0] === id;
+    return goesOn ? rootInChain(id) : id;
   };
   const heirsInChain = memo<readonly string[]>(
     (id) => successors.get(id)?.flatMap(heirIds) ?? [],

@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import {
+  CERTAINTIES,
+  CONFIRMATIONS,
+  DEFECTS,
+  END_REASONS,
+  FEATURES,
+  FLOW_RESULTS,
+  LOCI,
+  MATERIALS,
+  PASSES,
+  SIDES,
+  UNSEEN_CAUSES,
+  WATER_STATES,
+  ZONES,
+} from '../log/vocabulary';
+import { minute, type Said } from './build';
+
+const feet = fc.integer({ min: 0, max: 700 }).map((tenths) => tenths / 10);
+const share = fc.integer({ min: 0, max: 100 }).map((percent) => percent / 100);
+const hours = fc.integer({ min: 1, max: 24 }).map((half) => half / 2);
+const of = <T>(words: readonly T[]) => fc.constantFrom(...words);
+const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
+
+const body: fc.Arbitrary<Said> = fc.oneof(
+  { weight: 5, arbitrary: fc.record({ kind: fc.constant('defect' as const), defect: of(DEFECTS), toReadingFt: maybe(feet), open: maybe(fc.boolean()), lengthFt: maybe(feet), locus: maybe(of(LOCI)), clockFrom: maybe(hours), clockTo: maybe(hours), depthIn: maybe(feet.map((x) => x / 10)), fillRatio: maybe(share), extentRatio: maybe(share), offsetIn: maybe(share), gapIn: maybe(share), lipIn: maybe(share), form: maybe(of(['open', 'pitted', 'invert-missing', 'run', 'nonsense'])), holdsDebris: maybe(fc.boolean()), soilVisible: maybe(fc.boolean()), ourDoing: maybe(fc.boolean()), certainty: maybe(of(CERTAINTIES)) }) },
+  { weight: 2, arbitrary: fc.record({ kind: fc.constant('material' as const), side: of(SIDES), material: of(MATERIALS), diameterIn: of([3, 4, 6, 8]), lipIn: maybe(share), certainty: maybe(of(CERTAINTIES)) }) },
+  fc.record({ kind: fc.constant('zone' as const), side: of(SIDES), zone: of(ZONES) }),
+  fc.record({ kind: fc.constant('feature' as const), feature: of(FEATURES), clock: maybe(hours) }),
+  fc.record({ kind: fc.constant('water' as const), state: of(WATER_STATES) }),
+  fc.record({ kind: fc.constant('unseen' as const), cause: of(UNSEEN_CAUSES), toReadingFt: maybe(feet), open: maybe(fc.boolean()) }),
+  fc.record({ kind: fc.constant('locate' as const), depthIn: feet }),
+  fc.record({ kind: fc.constant('flow-test' as const), fixture: fc.constant('tub'), result: of(FLOW_RESULTS) }),
+  fc.record({ kind: fc.constant('end' as const), reason: of(END_REASONS), confirmedBy: of(CONFIRMATIONS), remainderFt: maybe(feet) }),
+  fc.record({ kind: fc.constant('surface' as const), what: fc.constant('tree') }),
+  fc.record({ kind: of(['home', 'flag'] as const) }),
+  fc.record({ kind: fc.constant('note' as const), note: of(['all good', 'x', '']) }),
+); // prettier-ignore
+
+/** One entry of any kind, anywhere, at any time, perhaps with no footage. */
+const anySaid: fc.Arbitrary<Said> = fc
+  .tuple(body, of(PASSES), fc.option(feet), fc.integer({ min: 0, max: 90 }))
+  .map(([said, pass, readingFt, at]) => {
+    const known = Object.entries({ ...said, pass, readingFt, at: minute(at) });
+    return Object.fromEntries(known.filter(([, value]) => value !== undefined)) as Said;
+  });
+
+/** A log of up to `most` entries; some correct, close or retract an earlier one. */
+export function anyLog(most: number): fc.Arbitrary<Said[]> {
+  const link = fc.tuple(
+    fc.constantFrom('none', 'none', 'none', 'replaces', 'close', 'retract'),
+    fc.nat(),
+  );
+  return fc.array(fc.tuple(anySaid, link), { maxLength: most }).map((pairs) =>
+    pairs.map(([said, [how, pick]], index): Said => {
+      if (index === 0 || how === 'none') return said;
+      const target = `e${(pick % index) + 1}`;
+      if (how === 'replaces') return { ...said, replaces: target };
+      const place = { pass: said['pass'], readingFt: said['readingFt'], at: said['at'] };
+      return how === 'close'
+        ? { kind: 'close', closes: target, ...place }
+        : { kind: 'retract', retracts: target, ...place };
+    }),
+  );
+}
