@@ -17,11 +17,12 @@ export function ensureInstalled() {
   const isFresh =
     existsSync(marker) && statSync(marker).mtimeMs >= statSync('package-lock.json').mtimeMs - 2000;
   if (isFresh || (existsSync(marker) && sameLock(marker))) return;
-  console.error(
-    'Installing packages (the database compiles: about three minutes the first time) …',
-  );
-  // Everything an install prints goes to stderr: what a command prints on stdout stays its own.
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: ['ignore', 2, 2] });
+  console.error('Installing packages (the database compiles: three minutes the first time) …');
+  // Not `npm ci`: it refuses a lock file without the optional builds for other machines, and not
+  // every registry has them all. What npm prints goes to stderr: stdout stays a command's own.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: ['ignore', 2, 2],
+  });
 }
 
 /** Whether what is installed is what the lock file asks for. */
