@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../e2e/chromium';
 import { inspectionWith } from './log';
 import type { Row } from './run';
 
@@ -67,17 +68,7 @@ async function postEntries(clients: number, each: number): Promise<number[]> {
 
 /** First paint of a page in Chromium, ms from the start of the navigation; the median of five. */
 async function firstPaint(path: string): Promise<number> {
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const times: number[] = [];
   for (let round = 0; round < 5; round += 1) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });

@@ -146,3 +146,104 @@ test('touch: word buttons build the line at phone width', async ({ browser }) =>
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await context.close();
 });
+
+test('a second run, upstream from the same access with its zero at the rim, joins the line', async ({
+  page,
+}) => {
+  await bookJob(page, '10 Flint Row');
+  await startRun(page);
+  for (const text of ['0 pvc 4 in', 'main 40, seen', 'home 0']) await callOut(page, text);
+  await page.getByRole('button', { name: 'New run' }).click();
+  await page.getByLabel('Facing').selectOption('upstream');
+  await page.getByLabel('Counter is zeroed at').selectOption('rim');
+  await page.getByRole('button', { name: 'Start this run' }).click();
+  await expect(page.getByRole('alert')).toContainText(
+    'Drop below the rim: expected a number, got nothing.',
+  );
+  await page.getByLabel('Drop below the rim, ft').fill('3');
+  await page.getByRole('button', { name: 'Start this run' }).click();
+  await callOut(page, '3 cast iron 4 in');
+  await callOut(page, 'roots 13 20% 2 to 5');
+  await callOut(page, 'not reached 23, trap, 5 ft left');
+  await expectSaved(page);
+  const findings = page.getByRole('region', { name: /^So far/ });
+  await expect(findings.getByRole('button', { name: /Roots at -10/ })).toBeVisible();
+  await expect(findings).toContainText('60 ft');
+  await page.getByLabel('Run shown').selectOption('R1');
+  await expect(page.getByRole('region', { name: 'Log of run R1' })).toContainText('Main reached');
+  await page.getByRole('link', { name: 'Report' }).click();
+  await expect(page.getByText('Roots at 10 ft upstream of A')).toBeVisible();
+});
+
+test('the Section zooms by keys, by drag and by buttons, and a finding chosen there is chosen in the list', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-alder-bend/scope');
+  const drawing = page.getByRole('group', { name: /^Drawing/ });
+  const labels = () => drawing.locator('svg text').allTextContents();
+  await expect.poll(labels).toContain('90');
+  await drawing.focus();
+  await page.keyboard.press('+');
+  await page.keyboard.press('+');
+  await expect.poll(labels).not.toContain('90');
+  await page.keyboard.press('0');
+  await expect.poll(labels).toContain('90');
+  const box = (await drawing.boundingBox())!;
+  await page.mouse.move(box.x + box.width * 0.4, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.6, box.y + 60, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(labels).not.toContain('90');
+  await page.getByRole('button', { name: 'Show the whole line' }).click();
+  await expect.poll(labels).toContain('90');
+  await drawing
+    .locator('svg text', { hasText: /^2$/ })
+    .locator('xpath=preceding-sibling::*[1]')
+    .click();
+  await expect(page.getByRole('button', { name: /Roots at 56.8/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByText('roots fill 60% of the bore: failed')).toBeVisible();
+});
+
+test('water buttons log, and the state of the run follows', async ({ page }) => {
+  await bookJob(page, '11 Flint Row');
+  await startRun(page);
+  await callOut(page, '0 clay 4 in');
+  const state = page.getByRole('region', { name: 'State of the run' });
+  await state.getByLabel('On', { exact: true }).check({ force: true });
+  await callOut(page, 'standing water 10 to 14 40%');
+  await expect(state).toContainText('was seen while water was running');
+  await state.getByLabel('Drained').check({ force: true });
+  await callOut(page, 'standing water 10 to 14 40%');
+  await expect(state).not.toContainText('was seen while water was running');
+  await expect(state).toContainText('4 in clay');
+});
+
+test('an entry that the server refuses is shown with its reason and can be taken out', async ({
+  page,
+}) => {
+  await bookJob(page, '12 Flint Row');
+  await startRun(page);
+  await page.route('**/entries', (route) =>
+    route.fulfill({
+      status: 400,
+      contentType: 'application/json',
+      body: JSON.stringify({
+        error: {
+          code: 'bad-input',
+          message: 'No.',
+          faults: [{ path: 'entries[0].note', expected: 'text', got: '7' }],
+        },
+      }),
+    }),
+  );
+  await callOut(page, 'tee 10');
+  await expect(page.getByRole('alert')).toContainText(
+    'Not stored: entries[0].note: expected text, got 7',
+  );
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Log of run R1' }).getByText('Tee')).toHaveCount(0);
+});

@@ -112,3 +112,26 @@ test('script in every text field stays text', async ({ page }) => {
   }
   await expect(page.getByText(evil).first()).toBeVisible();
 });
+
+test('the Desk shows what is at work, and finds a job', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'At work' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /27 Heron Court/ })).toContainText(
+    '1 run, 17 entries',
+  );
+  await page.getByLabel('Address or client').fill('okafor');
+  await page.getByRole('button', { name: 'Search' }).click();
+  await expect(page.getByRole('row')).toHaveCount(2);
+  await expect(page.getByRole('row', { name: /14 Alder Bend/ })).toBeVisible();
+  await page.getByLabel('Address or client').fill('nobody at all');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('No job has “nobody at all”')).toBeVisible();
+});
+
+test('an address that is not there says so and leads back', async ({ page }) => {
+  for (const path of ['/nowhere', '/jobs/nix/scope', '/jobs/nix/report']) {
+    const response = await page.goto(path);
+    expect(response!.status()).toBe(404);
+    await expect(page.getByRole('link', { name: 'Go to the Desk' })).toBeVisible();
+  }
+});

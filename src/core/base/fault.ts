@@ -66,6 +66,7 @@ const EXPECTED: Record<string, (context: Context) => string> = {
   'array.min': ({ limit }) => `a list of ${String(limit)} or more`,
   'array.max': ({ limit }) => `a list of ${String(limit)} or fewer`,
   'object.base': () => 'an object',
+  'object.unknown': () => 'no such field',
   'chert.instant': () => 'a time in ISO 8601 with its offset, such as 2026-11-03T09:00:00-08:00',
   'chert.day': () => 'a day of the calendar as YYYY-MM-DD',
   'chert.hour': () => 'a time of day as HH:MM',

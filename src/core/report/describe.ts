@@ -27,7 +27,7 @@ function describeWater(finding: Finding): string {
   const { facts } = finding;
   const ratio = fillRatioOf(facts);
   const length = facts.lengthFt === null ? '' : `, over ${sayFeet(facts.lengthFt)}`;
-  const depth = facts.depthIn === null ? '' : ` ${sayIn(facts.depthIn)} inches deep`;
+  const depth = facts.depthIn === null ? '' : ` ${sayInches(facts.depthIn)} deep`;
   const fill = ratio === null ? '' : `, ${sayPercent(ratio)} of the pipe`;
   const deepFill =
     depth === '' && ratio !== null ? ` and fills ${sayPercent(ratio)} of the pipe` : fill;
@@ -59,11 +59,11 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   offset: (f) =>
     (f.facts.offsetIn === null
       ? 'Two pipe ends do not line up.'
-      : `Two pipe ends are out of line by ${sayIn(f.facts.offsetIn)} inches.`) + soil(f),
+      : `Two pipe ends are out of line by ${sayInches(f.facts.offsetIn)}.`) + soil(f),
   gap: (f) =>
     (f.facts.gapIn === null
       ? 'A joint stands open.'
-      : `A joint stands open by ${sayIn(f.facts.gapIn)} inches.`) + soil(f),
+      : `A joint stands open by ${sayInches(f.facts.gapIn)}.`) + soil(f),
   crack: (f) => `${crackWords(f.facts.form)}${soil(f)}`,
   break: (f) => `${breakWords(f.facts.form)}${soil(f)}`,
   hole: (f) => `There is a hole in the pipe wall.${soil(f)}`,
@@ -88,7 +88,7 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   lip: (f) =>
     f.facts.lipIn === null
       ? 'An edge stands up where two pipes meet.'
-      : `An edge ${sayIn(f.facts.lipIn)} inches high stands up where two pipes meet.`,
+      : `An edge ${sayInches(f.facts.lipIn)} high stands up where two pipes meet.`,
   'coupling-failed': (f) => `The sleeve that joins two pipes has failed.${soil(f)}`,
   infiltration: () => 'Ground water comes in through the pipe.',
   'residue-line': () => 'A mark on the wall shows that water stood higher before.',
@@ -139,6 +139,11 @@ const MEANS: Record<DefectKind, string> = {
   unidentified: 'It has to be cleaned and seen again before anyone can judge it.',
   'utility-crossing': 'A machine in this sewer could cut it. A cut gas line kills.',
 };
+
+/** A size in inches for a sentence ("0.5 inches", "1 inch"). */
+function sayInches(sizeIn: number): string {
+  return `${sayIn(sizeIn)} ${sayIn(sizeIn) === '1' ? 'inch' : 'inches'}`;
+}
 
 /** A length in whole feet for a sentence ("8 feet", "1 foot"). */
 export function sayFeet(valueFt: number): string {

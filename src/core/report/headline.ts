@@ -1,10 +1,11 @@
 import { totalFt } from '../base/interval';
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
+import type { AccessPoint } from '../job/access-point';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
 import { describeFinding, sayFeet } from './describe';
-import { ACCESS_WORDS, DEFECT_WORDS, END_WORDS, ZONE_PLACES } from './words';
+import { ACCESS_WORDS, DEFECT_WORDS, END_WORDS, ZONE_WORDS } from './words';
 import { sayPlace } from './place';
 
 const COUNTS = [
@@ -96,15 +97,22 @@ export function composeHeadline(derived: Derived): string {
   return `${sayVerdict(derived)} ${sayCompleteness(derived)}`;
 }
 
+/** Openings that are named well enough by what they are. */
+const NAMED_BY_KIND: readonly AccessPoint['kind'][] = ['roof-vent', 'pulled-toilet', 'other'];
+
+/** An access point for the buyer: "the cleanout in the yard". */
+function sayOpening({ kind, zone }: AccessPoint): string {
+  const name = `the ${ACCESS_WORDS[kind]}`;
+  return NAMED_BY_KIND.includes(kind) ? name : `${name} in the ${ZONE_WORDS[zone]}`;
+}
+
 /** Two sentences under the headline: from where to where, and the worst of it. */
 export function composeLead(derived: Derived): string {
   const { lateral, inspection } = derived;
   const axis = lateral.axes[0];
   if (!axis) return 'No camera run has been logged for this job.';
   const access = inspection.accessPoints.find(({ id }) => id === axis.run.accessPointId);
-  const opening = access
-    ? `the ${ACCESS_WORDS[access.kind]} ${ZONE_PLACES[access.zone].replace('under the yard', 'in the yard')}`
-    : 'the opening';
+  const opening = access ? sayOpening(access) : 'the opening';
   const reachedFt = totalFt(lateral.reached);
   const wholeFt = reachedFt + (lateral.coverage.unreachedFt ?? 0);
   const of = lateral.coverage.unreachedFt === null ? '' : ` of ${sayFeet(wholeFt)}`;

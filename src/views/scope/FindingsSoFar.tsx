@@ -6,6 +6,7 @@ import { nameDefect, nameMaterial, nameZone } from '#core/log/say-entry';
 import { ACTION_WORDS, OVERALL_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
 import styles from './FindingsSoFar.module.css';
+import panel from './panel.module.css';
 
 type Props = {
   readonly derived: Derived;
@@ -21,8 +22,8 @@ export function FindingsSoFar({ derived, selected, onSelect }: Props) {
   const unreached =
     coverage.unreachedFt === null ? 'not known' : `${sayFt(coverage.unreachedFt)} ft`;
   return (
-    <section className={styles['panel']} aria-labelledby="so-far">
-      <h2 id="so-far" className={styles['title']}>
+    <section className={panel['panel']} aria-labelledby="so-far">
+      <h2 id="so-far" className={panel['title']}>
         So far: {OVERALL_WORDS[derived.overall].toLowerCase()}
       </h2>
       <dl className={styles['seen']}>

@@ -6,6 +6,7 @@ import type { Entry, EntryDraft } from '#core/log/entry';
 import { sayEntry } from '#core/log/say-entry';
 import { Flake } from '#ui/Flake';
 import styles from './LogList.module.css';
+import panel from './panel.module.css';
 import type { Waiting } from './outbox';
 import type { Scope } from './useScope';
 
@@ -45,8 +46,8 @@ export function LogList({ scope, run, waiting, selected, onSelect, onCorrect, on
     );
 
   return (
-    <section className={styles['panel']} aria-labelledby="log-title">
-      <h2 id="log-title" className={styles['title']}>
+    <section className={panel['panel']} aria-labelledby="log-title">
+      <h2 id="log-title" className={panel['title']}>
         Log of run {run.id}
       </h2>
       {rows.length === 0 ? (

@@ -1,4 +1,5 @@
-import type { EntryOf } from '../../log/entry';
+import type { Confirmation, EndReason } from '../../log/vocabulary';
+import type { CalloutContext, Reading } from '../draft';
 import { takeFootage } from '../quantities';
 import type { Scan } from '../scan';
 import { noteOf, type Reader, readingOr, wantFootage } from './reader';
@@ -26,7 +27,7 @@ export const readHome: Reader = (scan, context) => {
   };
 };
 
-const REASONS: readonly (readonly [EntryOf<'end'>['reason'], RegExp])[] = [
+const REASONS: readonly (readonly [EndReason, RegExp])[] = [
   ['lost-push', /\b(?:lost push|no push|out of push|friction|out of rod)\b/],
   ['trap', /\btrap\b/],
   ['unsafe', /\bunsafe|not safe|danger(?:ous)?\b/],
@@ -46,7 +47,7 @@ function takeRemainder(scan: Scan): { remainderFt?: number } {
   return left ? { remainderFt: Number(left[1]) } : {};
 }
 
-function takeConfirmation(scan: Scan): EntryOf<'end'>['confirmedBy'] {
+function takeConfirmation(scan: Scan): Confirmation {
   if (scan.take(/\b(?:not confirmed|unconfirmed|not sure|maybe|i think|probably)\b|\?/))
     return 'none';
   if (scan.take(/\b(?:by |with (?:a )?)?locat(?:e|ed|or)\b/)) return 'locate';
@@ -54,72 +55,56 @@ function takeConfirmation(scan: Scan): EntryOf<'end'>['confirmedBy'] {
   return 'none';
 }
 
-/** "main, seen", "tank, located", "not reached, lost push, 12 ft left". */
-export const readEnd: Reader = (scan, context) => {
-  const words = scan.whole;
-  if (/^locate\b/.test(words)) return null;
-  const isTap = /\b(?:main tap|tap at (?:the )?main|water main|gas main)\b/.test(words);
-  if (
-    !isTap &&
-    !NOT_REACHED.test(words) &&
-    /\b(?:city |public )?(?:main|sewer main)\b|\b(?:septic )?tank\b/.test(words)
-  ) {
-    const reason = scan.take(/\b(?:septic )?tank\b/) ? ('tank' as const) : ('main' as const);
-    scan.take(/\b(?:city |public )?(?:sewer )?main\b/);
-    scan.take(/\b(?:reached|at|hit|in|into)\b/);
-    const confirmedBy = takeConfirmation(scan);
-    const footage = takeFootage(scan);
-    return {
-      drafts: [
-        {
-          kind: 'end',
-          pass: 'out',
-          readingFt: readingOr(context, footage.fromFt),
-          reason,
-          confirmedBy,
-          ...noteOf(scan),
-        },
-      ],
-      missing: [
-        ...wantFootage(context, footage),
-        ...(confirmedBy === 'none' ? ['seen, or located?'] : []),
-      ],
-    };
-  }
+/** An end with its reason; takes how it was confirmed, then the footage, then the note. */
+function endReading(
+  scan: Scan,
+  context: CalloutContext,
+  reason: EndReason,
+  remainder: { remainderFt?: number },
+  missing: (confirmedBy: Confirmation) => string[],
+): Reading {
+  const confirmedBy = takeConfirmation(scan);
+  const footage = takeFootage(scan);
+  const readingFt = readingOr(context, footage.fromFt);
+  return {
+    drafts: [
+      { kind: 'end', pass: 'out', readingFt, reason, confirmedBy, ...remainder, ...noteOf(scan) },
+    ],
+    missing: [...wantFootage(context, footage), ...missing(confirmedBy)],
+  };
+}
+
+/** "main, seen", "tank, located". */
+const readReached: Reader = (scan, context) => {
+  const isTap = scan.has(/\b(?:main tap|tap at (?:the )?main|water main|gas main)\b/);
+  if (isTap || !scan.has(/\b(?:main|tank)\b/)) return null;
+  const reason = scan.take(/\b(?:septic )?tank\b/) ? 'tank' : 'main';
+  scan.take(/\b(?:city |public )?(?:sewer )?main\b/);
+  scan.take(/\b(?:reached|at|hit|in|into)\b/);
+  return endReading(scan, context, reason, {}, (confirmedBy) =>
+    confirmedBy === 'none' ? ['seen, or located?'] : [],
+  );
+};
+
+/** "not reached, lost push, 12 ft left". */
+const readStopped: Reader = (scan, context) => {
   if (!scan.take(NOT_REACHED)) return null;
   scan.take(/\bmain\b/);
   const remainder = takeRemainder(scan);
-  let reason: EntryOf<'end'>['reason'] = 'other';
-  for (const [candidate, pattern] of REASONS) {
-    if (scan.has(pattern)) {
-      reason = candidate;
-      scan.take(pattern);
-      break;
-    }
-  }
-  if (reason === 'other' && scan.has(/\b(?:roots?|collapse|grease|debris|offset)\b/)) {
-    reason = 'obstruction';
-  }
-  const confirmedBy = takeConfirmation(scan);
-  const footage = takeFootage(scan);
-  return {
-    drafts: [
-      {
-        kind: 'end',
-        pass: 'out',
-        readingFt: readingOr(context, footage.fromFt),
-        reason,
-        confirmedBy,
-        ...remainder,
-        ...noteOf(scan),
-      },
-    ],
-    missing: [
-      ...wantFootage(context, footage),
-      ...(reason === 'other' ? ['why it stopped'] : []),
-      ...(remainder.remainderFt === undefined ? ['how much is left'] : []),
-    ],
-  };
+  const said = REASONS.find(([, pattern]) => scan.take(pattern))?.[0];
+  // What stood in the way stays in the words and becomes the note.
+  const isInTheWay = scan.has(/\b(?:roots?|collapse|grease|debris|offset)\b/);
+  const reason = said ?? (isInTheWay ? 'obstruction' : 'other');
+  return endReading(scan, context, reason, remainder, () => [
+    ...(reason === 'other' ? ['why it stopped'] : []),
+    ...(remainder.remainderFt === undefined ? ['how much is left'] : []),
+  ]);
+};
+
+/** The end of a run, reached or not. */
+export const readEnd: Reader = (scan, context) => {
+  if (/^locate\b/.test(scan.whole)) return null;
+  return readStopped(scan, context) ?? readReached(scan, context);
 };
 
 /** "skid on", "small head", "guide off". */

@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest';
+import { sayFault } from '../base/fault';
+import { derive } from '../derive';
+import { checkInspection } from '../formats/inspection-file';
+import { type Booking, checkBooking, startInspection } from '../job/booking';
+import { derivedFrom, inspectionOf } from '../testing/build';
+import { composeCard, composeRow, isAtWork, type JobSummary } from './desk';
+
+const job: JobSummary = {
+  id: 'J',
+  title: '1 Test Way',
+  client: 'C',
+  scheduledFor: '2026-11-03T14:00:00-08:00',
+  periodEndsOn: '2026-11-12',
+  runCount: 1,
+  entryCount: 9,
+};
+const waits = (changes: Partial<JobSummary>, derived = derivedFrom([])) =>
+  composeCard({ ...job, ...changes }, derived, '2026-11-03').waits;
+
+describe('the Desk', () => {
+  it('says what each job waits for', () => {
+    expect(waits({ runCount: 0, entryCount: 0 }, derive(inspectionOf([])))).toBe(
+      'Waits to be scoped',
+    );
+    expect(waits({ entryCount: 0 })).toBe('A run is set up, nothing is logged yet');
+    expect(waits({}, derivedFrom([{ kind: 'flag', readingFt: 3 }]))).toBe(
+      '1 thing to clear before the report',
+    );
+    expect(
+      waits({}, derivedFrom([{ kind: 'unseen', cause: 'murky', readingFt: 3, toReadingFt: 5 }])),
+    ).toBe('Report ready; part of the line was not seen');
+    expect(waits({})).toBe('Report ready to read through');
+  });
+
+  it('counts the working days left and knows today', () => {
+    expect(composeCard(job, derivedFrom([]), '2026-11-03')).toMatchObject({
+      isToday: true,
+      daysLeft: 6,
+      when: 'Tue 3 Nov, 14:00',
+      periodEnds: 'Thu 12 Nov',
+      verdict: 'Works',
+    });
+    expect(
+      composeCard({ ...job, periodEndsOn: null }, derivedFrom([]), '2026-11-04'),
+    ).toMatchObject({ isToday: false, daysLeft: null, periodEnds: null });
+  });
+
+  it('keeps a job at work until its inspection period, or its own day, is over', () => {
+    expect(isAtWork(job, '2026-11-12')).toBe(true);
+    expect(isAtWork(job, '2026-11-13')).toBe(false);
+    expect(isAtWork({ ...job, periodEndsOn: null }, '2026-11-03')).toBe(true);
+    expect(isAtWork({ ...job, periodEndsOn: null }, '2026-11-04')).toBe(false);
+  });
+
+  it('lists any job in a line', () => {
+    expect(composeRow({ ...job, periodEndsOn: null })).toMatchObject({
+      log: '1 run, 9 entries',
+      periodEnds: 'not given',
+    });
+    expect(composeRow({ ...job, runCount: 0 }).log).toBe('not scoped');
+  });
+});
+
+describe('booking', () => {
+  const booking: Booking = {
+    id: 'J',
+    address: '1 Test Way',
+    client: 'C',
+    inspector: '',
+    scheduledFor: '2026-11-03T14:00:00-08:00',
+    scope: 'lateral',
+    responsibility: 'to-main',
+  };
+  const faults = (changes: Record<string, unknown>) => {
+    const outcome = checkBooking({ ...booking, ...changes });
+    return outcome.ok ? [] : outcome.faults.map(sayFault);
+  };
+
+  it('starts an inspection that its own file format takes', () => {
+    const inspection = startInspection({ ...booking, inspectionPeriodEndsOn: '2026-11-12' });
+    expect(checkInspection(inspection)).toEqual({ ok: true, value: inspection });
+    expect(derive(inspection).overall).toBe('inconclusive');
+  });
+
+  it.each<[string, Record<string, unknown>, string]>([
+    ['no address', { address: '' }, 'address: expected text that is not empty'],
+    ['a blank client', { client: '  ' }, 'client: expected text that is not blank'],
+    [
+      'a period that ends before the scope',
+      { inspectionPeriodEndsOn: '2026-11-02' },
+      'inspectionPeriodEndsOn: expected a day on or after the scope (2026-11-03), got 2026-11-02',
+    ],
+    ['another scope', { scope: 'all' }, 'scope: expected one of "lateral"'],
+    ['a field that it does not have', { price: 5 }, 'price: expected no such field, got 5'],
+  ])('refuses %s', (_, changes, expected) => {
+    expect(faults(changes)).toHaveLength(1);
+    expect(faults(changes)[0]).toContain(expected);
+  });
+
+  it('takes a period that ends on the day of the scope', () => {
+    expect(faults({ inspectionPeriodEndsOn: '2026-11-03' })).toEqual([]);
+  });
+});
