@@ -216,7 +216,8 @@ test('water buttons log, and the state of the run follows', async ({ page }) => 
   await callOut(page, 'standing water 10 to 14 40%');
   await expect(state).toContainText('was seen while water was running');
   await state.getByLabel('Drained').check({ force: true });
-  await callOut(page, 'standing water 10 to 14 40%');
+  await state.getByLabel('Back').check({ force: true });
+  await callOut(page, 'standing water 14 to 10 40%');
   await expect(state).not.toContainText('was seen while water was running');
   await expect(state).toContainText('4 in clay');
 });
