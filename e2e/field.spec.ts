@@ -64,6 +64,11 @@ test('the chip says what was understood, graded, and what is missing', async ({ 
   await expect(chip).toContainText('still wanted: how much of the bore');
   await line.fill('wobbly thingummy');
   await expect(chip).toContainText('Kept as a flag');
+  // What the log would not take stays on the line, and the chip says what it wants.
+  await line.fill('locate white x');
+  await line.press('Enter');
+  await expect(line).toHaveValue('locate white x');
+  await expect(chip).toContainText('still wanted: the depth');
 });
 
 test('corrections stay visible, retractions can be undone', async ({ page }) => {

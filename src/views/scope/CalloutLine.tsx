@@ -3,7 +3,7 @@ import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 
 import { parseCallout } from '#core/callout/parse';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
-import type { EntryDraft } from '#core/log/entry';
+import { checkEntry, type EntryDraft } from '#core/log/entry';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
 import { type Scope, usePreview } from './useScope';
@@ -21,6 +21,11 @@ type Props = {
 };
 
 const lineKey = (jobId: string) => `chert:line:${jobId}`;
+
+/** Whether the log would take a draft: a locate without its depth has to wait for it. */
+function canBeLogged(draft: EntryDraft): boolean {
+  return checkEntry({ id: 'draft', at: new Date().toISOString(), ...draft }).ok;
+}
 
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
@@ -47,7 +52,8 @@ export function CalloutLine(props: Props) {
 
   const log = (text: string) => {
     const understood = parseCallout(text, scope.context);
-    if (!understood || understood.drafts.length === 0) {
+    if (!understood || understood.drafts.length === 0 || !understood.drafts.every(canBeLogged)) {
+      // The chip says what is wanted; what was typed stays on the line.
       setAsked(true);
       return;
     }
