@@ -6,7 +6,7 @@ import { readInspectionFile, writeInspectionFile } from '#core/formats/inspectio
 import { composeReport } from '#core/report/compose';
 import { buildSection } from '#core/section/build';
 import { inspectionWith } from './log';
-import type { Row } from './run';
+import type { Row } from './row';
 
 /** Times the core's main doors on logs of growing length. */
 export async function benchCore(): Promise<Row[]> {

@@ -1,9 +1,8 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { benchCore } from './core';
+import type { Row } from './row';
 import { benchServer } from './server';
-
-export type Row = { readonly what: string; readonly aim: string; readonly got: string };
 
 const core = await benchCore();
 const server = await benchServer();

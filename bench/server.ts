@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
 import { inspectionWith } from './log';
-import type { Row } from './run';
+import type { Row } from './row';
 
 const PORT = 4873;
 const BASE = `http://127.0.0.1:${PORT}`;
