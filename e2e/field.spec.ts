@@ -145,6 +145,7 @@ test('touch: word buttons build the line at phone width', async ({ browser }) =>
   });
   const page = await context.newPage();
   await page.goto('/jobs/demo-alder-bend/scope');
+  await expect(page.getByLabel('Call out what you see')).toBeFocused();
   await page.getByRole('button', { name: 'Crack', exact: true }).tap();
   await page.getByRole('button', { name: 'hairline', exact: true }).tap();
   await expect(page.getByLabel('Call out what you see')).toHaveValue('crack hairline ');
@@ -187,6 +188,8 @@ test('the Section zooms by keys, by drag and by buttons, and a finding chosen th
   const drawing = page.getByRole('group', { name: /^Drawing/ });
   const labels = () => drawing.locator('svg text').allTextContents();
   await expect.poll(labels).toContain('90');
+  // The line takes the focus when the screen has come alive.
+  await expect(page.getByLabel('Call out what you see')).toBeFocused();
   await drawing.focus();
   await page.keyboard.press('+');
   await page.keyboard.press('+');

@@ -16,7 +16,7 @@ export async function bookJob(page: Page, address: string): Promise<string> {
 export async function startRun(page: Page): Promise<void> {
   await page.getByLabel('Where, in a few words').fill('front yard');
   await page.getByRole('button', { name: 'Start this run' }).click();
-  await expect(page.getByLabel('Call out what you see')).toBeVisible();
+  await expect(page.getByLabel('Call out what you see')).toBeFocused();
 }
 
 /** Types a call-out and logs it with Enter. */

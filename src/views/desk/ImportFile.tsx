@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Fault, sayFault } from '#core/base/fault';
 import { readInspectionFile } from '#core/formats/inspection-file';
 import { postJson } from '../shared/api';
+import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 
 type Trouble = { readonly message: string; readonly faults: readonly Fault[] };
@@ -9,6 +10,7 @@ type Trouble = { readonly message: string; readonly faults: readonly Fault[] };
 /** Reads an inspection file into a job. The file is checked here first, then again by the server. */
 export function ImportFile() {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const ready = useReady();
   const [waiting, setWaiting] = useState<string | null>(null);
 
   const send = async (text: string, asCopy: boolean) => {
@@ -47,6 +49,7 @@ export function ImportFile() {
         <input
           id="import-file"
           type="file"
+          disabled={!ready}
           accept=".json,application/json"
           onChange={(event) => {
             void choose(event.target.files?.[0]);

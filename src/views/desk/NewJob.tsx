@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import { type Booking, checkBooking } from '#core/job/booking';
 import { postJson } from '../shared/api';
 import { instantOfFields } from '../shared/time';
+import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 
 type Fields = {
@@ -37,6 +38,7 @@ const WANTED: Partial<Record<keyof Fields, string>> = {
 /** Books a job: property, client, when, the end of the inspection period, scope. */
 export function NewJob() {
   const id = useId();
+  const ready = useReady();
   const { register, handleSubmit, setError, formState } = useForm<Fields>({
     defaultValues: {
       inspector: '',
@@ -104,36 +106,38 @@ export function NewJob() {
   return (
     <form className={form['form']} onSubmit={book} noValidate aria-labelledby={`${id}-title`}>
       <h2 id={`${id}-title`}>New job</h2>
-      {field('address', 'Property')}
-      {field('client', 'For')}
-      <div className={form['pair']}>
-        {field('day', 'Scope on', 'date')}
-        {field('time', 'At', 'time')}
-      </div>
-      {field('endsOn', 'Inspection period ends', 'date')}
-      {field('inspector', 'Inspector')}
-      <div className={form['field']}>
-        <label htmlFor={`${id}-scope`}>What is in scope</label>
-        <select id={`${id}-scope`} {...register('scope')}>
-          <option value="lateral">The lateral only</option>
-          <option value="lateral-and-building-drain">The lateral and the building drain</option>
-        </select>
-      </div>
-      <div className={form['field']}>
-        <label htmlFor={`${id}-responsibility`}>The owner’s duty runs</label>
-        <select id={`${id}-responsibility`} {...register('responsibility')}>
-          <option value="to-main">to the main</option>
-          <option value="to-property-line">to the property line</option>
-        </select>
-      </div>
-      {errors.root && (
-        <p className={form['error']} role="alert">
-          {errors.root.message}
-        </p>
-      )}
-      <button className={form['act']} type="submit" disabled={isSubmitting}>
-        Book the job
-      </button>
+      <fieldset className={form['whole']} disabled={!ready}>
+        {field('address', 'Property')}
+        {field('client', 'For')}
+        <div className={form['pair']}>
+          {field('day', 'Scope on', 'date')}
+          {field('time', 'At', 'time')}
+        </div>
+        {field('endsOn', 'Inspection period ends', 'date')}
+        {field('inspector', 'Inspector')}
+        <div className={form['field']}>
+          <label htmlFor={`${id}-scope`}>What is in scope</label>
+          <select id={`${id}-scope`} {...register('scope')}>
+            <option value="lateral">The lateral only</option>
+            <option value="lateral-and-building-drain">The lateral and the building drain</option>
+          </select>
+        </div>
+        <div className={form['field']}>
+          <label htmlFor={`${id}-responsibility`}>The owner’s duty runs</label>
+          <select id={`${id}-responsibility`} {...register('responsibility')}>
+            <option value="to-main">to the main</option>
+            <option value="to-property-line">to the property line</option>
+          </select>
+        </div>
+        {errors.root && (
+          <p className={form['error']} role="alert">
+            {errors.root.message}
+          </p>
+        )}
+        <button className={form['act']} type="submit" disabled={isSubmitting}>
+          Book the job
+        </button>
+      </fieldset>
     </form>
   );
 }

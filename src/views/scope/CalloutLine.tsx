@@ -4,6 +4,7 @@ import { parseCallout } from '#core/callout/parse';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import { checkEntry, type EntryDraft } from '#core/log/entry';
+import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
 import { type Scope, usePreview } from './useScope';
@@ -31,6 +32,7 @@ function canBeLogged(draft: EntryDraft): boolean {
 export function CalloutLine(props: Props) {
   const { line, onLine, scope, inspection, run, counterFt, onCounter, onAppend } = props;
   const input = useRef<HTMLInputElement>(null);
+  const ready = useReady();
   const [last, setLast] = useState('');
   const [asked, setAsked] = useState(false);
   const [help, setHelp] = useState(false);
@@ -41,8 +43,11 @@ export function CalloutLine(props: Props) {
     // A line typed before the page was left or lost comes back.
     const kept = window.localStorage.getItem(lineKey(jobId));
     if (kept) onLine(kept);
-    input.current?.focus();
   }, [jobId, onLine]);
+  useEffect(() => {
+    // Focus that somebody has already put elsewhere stays there.
+    if (ready && document.activeElement === document.body) input.current?.focus();
+  }, [ready]);
   useEffect(() => {
     window.localStorage.setItem(lineKey(jobId), line);
     setAsked(false);
@@ -107,6 +112,7 @@ export function CalloutLine(props: Props) {
           <input
             id="line"
             ref={input}
+            disabled={!ready}
             value={line}
             onChange={(event) => onLine(event.target.value)}
             onKeyDown={onKeyDown}

@@ -13,6 +13,7 @@ import {
   ZONES,
 } from '#core/log/vocabulary';
 import { postJson } from '../shared/api';
+import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 import { Cautions } from './Cautions';
 import styles from './RunSetup.module.css';
@@ -40,6 +41,7 @@ const letter = (index: number): string =>
 /** Adds an access point, where it is new, and a run from it. */
 export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
   const { accessPoints, runs, job } = inspection;
+  const ready = useReady();
   const [accessId, setAccessId] = useState(accessPoints.at(-1)?.id ?? NEW_ACCESS);
   const [zeroAt, setZeroAt] = useState<string>('horizontal');
   const [trouble, setTrouble] = useState<readonly string[]>([]);
@@ -103,7 +105,7 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
   return (
     <div className={styles['screen']}>
       <form className={`${form['form']} ${styles['setup']}`} onSubmit={start} noValidate>
-        <fieldset className={styles['group']}>
+        <fieldset className={styles['group']} disabled={!ready}>
           <legend>Where the camera goes in</legend>
           {accessPoints.length > 0 && (
             <div className={form['field']}>
@@ -135,7 +137,7 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
             </div>
           )}
         </fieldset>
-        <fieldset className={styles['group']}>
+        <fieldset className={styles['group']} disabled={!ready}>
           <legend>The run</legend>
           <div className={styles['grid']}>
             <Select
@@ -181,7 +183,7 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
           </ul>
         )}
         <div className={styles['acts']}>
-          <button className={form['act']} type="submit" disabled={isBusy}>
+          <button className={form['act']} type="submit" disabled={isBusy || !ready}>
             Start this run
           </button>
           {onCancel && (
