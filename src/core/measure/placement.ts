@@ -104,24 +104,25 @@ function memoUnspoken(
   limits: { readonly start: Place; readonly end: Place },
 ): (entry: Entry) => Between {
   const between = new Map<string, Between>();
-  const spoken = (entry: Entry | undefined) =>
-    entry && entry.readingFt !== null ? placeOf(entry.pass, entry.readingFt) : null;
-  let before: Place | null = null;
+  const placed = (entry: Entry | null) =>
+    entry === null ? null : placeOf(entry.pass, entry.readingFt!);
+  let before: Entry | null = null;
   let waiting: Entry[] = [];
-  const settle = (after: Place | null) => {
+  const settle = (after: Entry | null) => {
     for (const entry of waiting) {
-      const first = before ?? limits.start;
-      const last = after ?? (entry.pass === 'out' ? limits.end : limits.start);
-      between.set(entry.id, { from: first, to: last });
+      const last = entry.pass === 'out' ? limits.end : limits.start;
+      between.set(entry.id, {
+        from: placed(before) ?? limits.start,
+        to: placed(after) ?? last,
+      });
     }
     waiting = [];
   };
   for (const entry of standing) {
-    const here = spoken(entry);
-    if (here === null) waiting.push(entry);
+    if (entry.readingFt === null) waiting.push(entry);
     else {
-      settle(here);
-      before = here;
+      settle(entry);
+      before = entry;
     }
   }
   settle(null);
