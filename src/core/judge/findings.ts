@@ -8,6 +8,7 @@ import { endsLine } from '../lateral/terminus';
 import { INDOOR_ZONES } from '../lateral/zones';
 import { mostTrusted } from '../measure/merge';
 import { chooseAction, deeperThanLip } from './action';
+import { hasBackup } from './backup';
 import type { Cause, Finding } from './finding';
 import type { DefectFacts, Reason } from './grade';
 import { chainKey, numberFindings } from './numbering';
@@ -37,9 +38,7 @@ export function judgeFindings(
   const water = groups
     .flatMap(({ sightings }) => sightings)
     .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
-  const backsUp = axes.some((axis) =>
-    axis.log.standing.some((entry) => entry.kind === 'flow-test' && entry.result === 'backs-up'),
-  );
+  const backsUp = hasBackup(axes);
   const findings = groups.map((group, index) =>
     judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
   );

@@ -1,6 +1,7 @@
 import { lengthFt, totalFt } from '../base/interval';
 import type { Lateral } from '../lateral/lateral';
 import { DEFECTS, type DefectKind } from '../log/vocabulary';
+import { hasBackup } from './backup';
 import type { Issue } from './check';
 import type { Finding } from './finding';
 
@@ -35,11 +36,7 @@ export function judgeOverall(
   const inScope = findings.filter(({ courtesy }) => !courtesy);
   const some = (action: Finding['action']) => inScope.some((finding) => finding.action === action);
   const main = laterals[0];
-  const backsUp = laterals.some((lateral) =>
-    [...lateral.axes, ...lateral.unplaced].some((axis) =>
-      axis.log.standing.some((entry) => entry.kind === 'flow-test' && entry.result === 'backs-up'),
-    ),
-  );
+  const backsUp = hasBackup(laterals.flatMap(({ axes, unplaced }) => [...axes, ...unplaced]));
   if (some('urgent') || backsUp) return 'not-serviceable';
   if (some('repair')) return 'repair-needed';
   const isOpen =

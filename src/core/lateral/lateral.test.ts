@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { totalFt } from '../base/interval';
 import { derive } from '../derive';
 import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
-import { heldVolumeGal, wettedAreaRatio } from './fill';
 import { type Mark, partition } from './partition';
 
 const material = (
@@ -282,21 +281,5 @@ describe('terminus and coverage', () => {
     expect(derived.branches.map(({ lineId, coverage }) => [lineId, coverage.clearFt])).toEqual([
       ['L2', 20],
     ]);
-  });
-});
-
-describe('fill', () => {
-  it.each([
-    [0, 0],
-    [0.25, 0.1955],
-    [0.5, 0.5],
-    [1, 1],
-  ])('a depth of %f wets %f of the area', (fill, area) => {
-    expect(wettedAreaRatio(fill)).toBeCloseTo(area, 4);
-  });
-
-  it('half of a 4 in pipe 10 ft long holds 3.26 gallons', () => {
-    // π/4 · (1/3)² ft² · ½ · 10 ft · 7.480519 gal/ft³
-    expect(heldVolumeGal(0.5, 4, 10)).toBeCloseTo(3.264, 3);
   });
 });
