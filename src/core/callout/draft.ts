@@ -1,6 +1,9 @@
 import type { Entry, EntryDraft } from '../log/entry';
 import type { Pass } from '../log/vocabulary';
 
+/** One of an inspector's own words for a thing, and what it stands for in Chert's words. */
+export type OwnWord = { readonly says: string; readonly means: string };
+
 /** What the call-out line knows of the run it writes to. */
 export type CalloutContext = {
   /** The counter now; `null` when there is none. */
@@ -12,11 +15,16 @@ export type CalloutContext = {
   readonly standing: readonly Entry[];
   /** Ids of stretches without an end. */
   readonly openIds: ReadonlySet<string>;
+  readonly ownWords?: readonly OwnWord[];
 };
 
-/** What a reader made of a call-out. */
+/** What a frame made of a call-out. */
 export type Reading = {
   readonly drafts: readonly EntryDraft[];
   /** What is still wanted, in a few words each. */
   readonly missing: readonly string[];
+  /** Other readings that the words allow as well, each with what sets it apart. */
+  readonly others?: readonly OtherReading[];
 };
+
+export type OtherReading = { readonly label: string; readonly drafts: readonly EntryDraft[] };

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { checkEntry, type Entry } from '../log/entry';
 import { entries, logged, minute, type Said } from '../testing/build';
 import type { CalloutContext } from './draft';
-import { normaliseCallout } from './normalise';
 import { parseCallout } from './parse';
 
 const context = (changes: Partial<CalloutContext> = {}): CalloutContext => ({
@@ -135,7 +134,7 @@ describe('parseCallout', () => {
         ],
       },
     ],
-    ['locate blocked by a parked car', { kind: 'locate', blockedBy: 'a parked car' }],
+    ['locate blocked by a parked car', { kind: 'locate', blockedBy: 'parked car' }],
     ['tree 30 4 ft off', { kind: 'surface', what: 'tree', offsetFt: 4, readingFt: 30 }],
     ['skid on', { kind: 'setup', aid: 'skid' }],
     ['flag', { kind: 'flag', readingFt: 20 }],
@@ -282,18 +281,5 @@ describe('corrections', () => {
       understood: false,
       drafts: [{ kind: 'flag', readingFt: 88 }],
     });
-  });
-});
-
-describe('normaliseCallout', () => {
-  it.each([
-    ['Sixty per cent', '60%'],
-    ['thirty one and a half', '31.5'],
-    ['one hundred and four', '104'],
-    ['twenty-seven point five', '27.5'],
-    ['4½ in', '4.5 in'],
-    ['roots ten to two', 'roots 10 to 2'],
-  ])('%s → %s', (text, expected) => {
-    expect(normaliseCallout(text).trim()).toBe(expected);
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  AIDS,
   CERTAINTIES,
   CONFIRMATIONS,
   DEFECTS,
@@ -44,6 +45,41 @@ const anySaid: fc.Arbitrary<Said> = fc
     const known = Object.entries({ ...said, pass, readingFt, at: minute(at) });
     return Object.fromEntries(known.filter(([, value]) => value !== undefined)) as Said;
   });
+
+const ids = fc.oneof(
+  fc.constantFrom('e1', '01ABC', 'p-7'),
+  fc.string({ minLength: 1, maxLength: 8 }).filter((text) => text.trim() === text && text !== ''),
+);
+const words = fc.oneof(
+  fc.constantFrom('garage corner', '6 roots at 31', 'note "x"', 'a=b; then 9\\', '“said”'),
+  fc.string({ minLength: 1, maxLength: 20 }).filter((text) => text.trim() === text && text !== ''),
+);
+
+/** One draft of any kind with any of the fields it may have, links to other entries included. */
+export const anyEntry: fc.Arbitrary<Record<string, unknown>> = fc
+  .tuple(
+    fc.oneof(
+      { weight: 6, arbitrary: body as fc.Arbitrary<Record<string, unknown>> },
+      fc.record({ kind: fc.constant('close'), closes: ids }),
+      fc.record({ kind: fc.constant('retract'), retracts: ids }),
+      fc.record({ kind: fc.constant('photo'), photoIds: fc.array(ids, { minLength: 1, maxLength: 3 }) }),
+      fc.record({ kind: fc.constant('setup'), head: maybe(words), aid: maybe(of(AIDS)), headLevels: maybe(fc.boolean()) }),
+      fc.record({ kind: fc.constant('feature'), feature: of(FEATURES), clock: maybe(hours), angleDeg: maybe(of([22.5, 30, 45, 90])), turns: maybe(words), serves: maybe(words), dropFt: maybe(feet) }),
+      fc.record({ kind: fc.constant('locate'), depthIn: feet, depthToIn: maybe(feet), mark: maybe(words), reference: maybe(words), groundIn: maybe(feet), swings: maybe(fc.array(fc.record({ from: words, distanceFt: feet }), { minLength: 2, maxLength: 4 })), position: maybe(fc.record({ latDeg: feet, lonDeg: feet.map((x) => 0 - x / 5) })) }),
+      fc.record({ kind: fc.constant('locate'), blockedBy: words }),
+      fc.record({ kind: fc.constant('water'), state: of(WATER_STATES), source: maybe(words) }),
+      fc.record({ kind: fc.constant('flow-test'), fixture: words, result: of(FLOW_RESULTS) }),
+      fc.record({ kind: fc.constant('surface'), what: fc.oneof(fc.constantFrom('tree', 'hedge', 'sunken-ground'), words), offsetFt: maybe(feet) }),
+      fc.record({ kind: fc.constant('note'), note: words }),
+    ),
+    of(PASSES),
+    fc.option(feet),
+    fc.record({ note: maybe(words), audioId: maybe(ids), certainty: maybe(of(CERTAINTIES)), replaces: maybe(ids), photoIds: maybe(fc.array(ids, { minLength: 1, maxLength: 2 })) }),
+  )
+  .map(([said, pass, readingFt, more]) => {
+    const known = Object.entries({ ...more, ...said, pass, readingFt });
+    return Object.fromEntries(known.filter(([, value]) => value !== undefined));
+  }); // prettier-ignore
 
 /** A log of up to `most` entries; some correct, close or retract an earlier one. */
 export function anyLog(most: number): fc.Arbitrary<Said[]> {
