@@ -1,11 +1,12 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { serviceWorker } from './src/workers/build-service-worker.ts';
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), serviceWorker()],
   // `checkOrigin` compares with the request's own host; the middleware also knows CHERT_ORIGIN.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bookJob, callOut, expectSaved, startRun } from './scope';
+import { bookJob, callOut, expectSaved, show, startRun } from './scope';
 
 const CALLOUTS = [
   'water on',
@@ -13,7 +13,7 @@ const CALLOUTS = [
   'roots 57 10 to 2 60% in the barrel',
   'offset 35.5 0.4 in',
   'gap 31 half an inch',
-  'hairline crack 12',
+  'hairline crack 12 ft',
   'home 0.4',
 ];
 
@@ -26,8 +26,12 @@ test('book, access, run, a dozen call-outs, report', async ({ page }) => {
   await callOut(page, 'standing water 51 to 43 40%');
   await expectSaved(page);
 
+  const tape = page.getByRole('region', { name: 'Tape of run R1' });
+  await expect(tape.getByText('Standing water')).toBeVisible();
+  await show(page, 'List');
   const log = page.getByRole('region', { name: 'Log of run R1' });
   await expect(log.getByRole('listitem')).toHaveCount(15);
+  await show(page, 'Findings');
   const findings = page.getByRole('region', { name: /^So far/ });
   await expect(findings.getByRole('heading')).toHaveText('So far: repair needed');
   await findings.getByRole('button', { name: /Standing water/ }).click();
@@ -76,6 +80,7 @@ test('corrections stay visible, retractions can be undone', async ({ page }) => 
   await startRun(page);
   await callOut(page, '0 concrete 4 in');
   await callOut(page, 'correct 0 asbestos cement');
+  await show(page, 'List');
   const log = page.getByRole('region', { name: 'Log of run R1' });
   await expect(log.getByText('4 in asbestos cement beyond')).toBeVisible();
   await expect(log.locator('s')).toHaveText('0.0 4 in concrete beyond');
@@ -85,6 +90,7 @@ test('corrections stay visible, retractions can be undone', async ({ page }) => 
   await expect(log.getByText('taken back')).toHaveCount(0);
   await expectSaved(page);
   await page.reload();
+  await show(page, 'List');
   await expect(log.locator('s')).toHaveText('0.0 4 in concrete beyond');
 });
 
@@ -122,13 +128,13 @@ test('what was logged while the server was away is kept, sent later, stored once
   await callOut(page, '0 pvc 4 in');
   await expectSaved(page);
   await context.route('**/entries', (route) => route.abort());
-  for (const foot of [10, 20, 30]) await callOut(page, `tee ${foot}`);
+  for (const foot of [10, 20, 30]) await callOut(page, `tee ${foot} ft`);
   await expect(page.getByRole('status').filter({ hasText: '3 to send' })).toBeVisible();
   await context.unroute('**/entries');
   await context.route('**/entries', (route) => route.abort());
   await page.reload();
   await expect(
-    page.getByRole('region', { name: 'Log of run R1' }).getByText('to send'),
+    page.getByRole('region', { name: 'Tape of run R1' }).getByText('to send'),
   ).toHaveCount(3);
   await context.unroute('**/entries');
   await expectSaved(page);
@@ -147,6 +153,7 @@ test('touch: word buttons build the line at phone width', async ({ browser }) =>
   await page.goto('/jobs/demo-alder-bend/scope');
   await expect(page.getByLabel('Call out what you see')).toBeFocused();
   await page.getByRole('button', { name: 'Crack', exact: true }).tap();
+  // After a thing its sizes follow.
   await page.getByRole('button', { name: 'hairline', exact: true }).tap();
   await expect(page.getByLabel('Call out what you see')).toHaveValue('crack hairline ');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -172,11 +179,13 @@ test('a second run, upstream from the same access with its zero at the rim, join
   await callOut(page, 'roots 13 20% 2 to 5');
   await callOut(page, 'not reached 23, trap, 5 ft left');
   await expectSaved(page);
+  await show(page, 'Findings');
   const findings = page.getByRole('region', { name: /^So far/ });
   await expect(findings.getByRole('button', { name: /Roots at -10/ })).toBeVisible();
   await expect(findings).toContainText('60 ft');
   await page.getByLabel('Run shown').selectOption('R1');
-  await expect(page.getByRole('region', { name: 'Log of run R1' })).toContainText('Main reached');
+  await show(page, 'Tape');
+  await expect(page.getByRole('region', { name: 'Tape of run R1' })).toContainText('Main reached');
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByText('Roots at 10 ft upstream of A')).toBeVisible();
 });
@@ -208,6 +217,7 @@ test('the Section zooms by keys, by drag and by buttons, and a finding chosen th
     .locator('svg text', { hasText: /^2$/ })
     .locator('xpath=preceding-sibling::*[1]')
     .click();
+  await show(page, 'Findings');
   await expect(page.getByRole('button', { name: /Roots at 56.8/ })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -248,11 +258,13 @@ test('an entry that the server refuses is shown with its reason and can be taken
       }),
     }),
   );
-  await callOut(page, 'tee 10');
+  await callOut(page, 'tee 10 ft');
   await expect(page.getByRole('alert')).toContainText(
-    'Not stored: entries[0].note: expected text, got 7',
+    'Tee was not stored: entries[0].note: expected text, got 7',
   );
   await page.getByRole('button', { name: 'Take it out' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await expect(page.getByRole('region', { name: 'Log of run R1' }).getByText('Tee')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Tape of run R1' }).getByText('Tee')).toHaveCount(
+    0,
+  );
 });

@@ -4,6 +4,9 @@ import { bookJob, callOut, expectSaved } from './scope';
 
 const PAGES = [
   '/',
+  '/settings',
+  '/jobs/demo-alder-bend/site',
+  '/jobs/demo-mill-street/site',
   '/jobs/demo-alder-bend/scope',
   '/jobs/demo-heron-court/scope',
   '/jobs/demo-mill-street/scope',
@@ -101,7 +104,7 @@ test('script in every text field stays text', async ({ page }) => {
   await page.getByRole('button', { name: 'Start this run' }).click();
   await callOut(page, '0 pvc 4 in');
   await callOut(page, `note ${evil}`);
-  await callOut(page, `roots 10 20% ${evil}`);
+  await callOut(page, `roots 10 ft 20% ${evil}`);
   await callOut(page, `test ${evil} clears`);
   await callOut(page, evil);
   await expectSaved(page);

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 
-/** Books a job through the form and lands on its Scope screen. */
+/** Books a job through the form and goes on to its Scope screen. */
 export async function bookJob(page: Page, address: string): Promise<string> {
   await page.goto('/');
   await page.getByLabel('Property').fill(address);
@@ -8,8 +8,10 @@ export async function bookJob(page: Page, address: string): Promise<string> {
   await page.getByLabel('Scope on').fill('2026-11-03');
   await page.getByLabel('Inspection period ends').fill('2026-11-12');
   await page.getByRole('button', { name: 'Book the job' }).click();
-  await expect(page).toHaveURL(/\/jobs\/[^/]+\/scope$/);
-  return /jobs\/([^/]+)\/scope/.exec(page.url())![1]!;
+  await expect(page).toHaveURL(/\/jobs\/[^/]+\/site$/);
+  const id = /jobs\/([^/]+)\/site/.exec(page.url())![1]!;
+  await page.goto(`/jobs/${id}/scope`);
+  return id;
 }
 
 /** Sets up access A and run R1 with the form's defaults. */
@@ -29,4 +31,23 @@ export async function callOut(page: Page, text: string): Promise<void> {
 
 export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+}
+
+/** Shows one of the views in the middle of the screen. */
+export async function show(
+  page: Page,
+  view: 'Tape' | 'List' | 'Findings' | 'To do',
+): Promise<void> {
+  await page.getByRole('group', { name: 'Show' }).getByRole('button', { name: new RegExp(`^${view}`) }).click(); // prettier-ignore
+}
+
+/** The log as the server has it. */
+export async function loggedOnServer(
+  page: Page,
+  jobId: string,
+): Promise<Record<string, unknown>[]> {
+  const file = (await (await page.request.get(`/api/jobs/${jobId}/file`)).json()) as {
+    runs: { entries: Record<string, unknown>[] }[];
+  };
+  return file.runs.flatMap(({ entries }) => entries);
 }

@@ -1,9 +1,7 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createConnection } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { type APIRequestContext, expect, test } from '@playwright/test';
+import { ownServer } from './own-server';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
 const note = (id: string, changes: Record<string, unknown> = {}) => ({
@@ -137,35 +135,13 @@ test.describe('bad input', () => {
 });
 
 test.describe('what was acknowledged', () => {
-  const PORT = 4872;
-  const base = `http://127.0.0.1:${PORT}`;
-  let data: string;
-  let server: ChildProcess;
-
-  async function start(request: APIRequestContext) {
-    server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
-      env: { ...process.env, PORT: String(PORT), CHERT_DATA: data },
-      stdio: 'ignore',
-    });
-    await expect(async () => {
-      expect((await request.get(`${base}/api/health`)).ok()).toBe(true);
-    }).toPass();
-  }
-  async function kill() {
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill('SIGKILL');
-    await gone;
-  }
-  test.beforeEach(() => {
-    data = mkdtempSync(join(tmpdir(), 'chert-kill-'));
-  });
-  test.afterEach(async () => {
-    await kill().catch(() => undefined);
-    rmSync(data, { recursive: true, force: true });
-  });
+  const server = ownServer(4872);
+  const { base } = server;
+  test.beforeEach(server.reset);
+  test.afterEach(server.end);
 
   async function idsAfterRestart(request: APIRequestContext): Promise<string[]> {
-    await start(request);
+    await server.start(request);
     const file = (await (await request.get(`${base}/api/jobs/demo-quarry-lane/file`)).json()) as {
       runs: { entries: { id: string }[] }[];
     };
@@ -175,7 +151,7 @@ test.describe('what was acknowledged', () => {
   test('survives a process killed right after each acknowledgement; sent twice is stored once', async ({
     request,
   }) => {
-    await start(request);
+    await server.start(request);
     await request.post(`${base}/api/jobs/import`, {
       headers: JSON_TYPE,
       data: readFileSync('demo/quarry-lane.chert.json', 'utf8'),
@@ -187,7 +163,7 @@ test.describe('what was acknowledged', () => {
         expect((await request.post(path, { headers: JSON_TYPE, data: { entries } })).ok()).toBe(
           true,
         );
-      await kill();
+      await server.kill();
       const expected = Array.from({ length: round }, (_, index) => [
         `k${index + 1}a`,
         `k${index + 1}b`,
@@ -197,15 +173,15 @@ test.describe('what was acknowledged', () => {
   });
 
   test('a request cut off in the middle stores nothing and harms nothing', async ({ request }) => {
-    await start(request);
+    await server.start(request);
     await request.post(`${base}/api/jobs/import`, {
       headers: JSON_TYPE,
       data: readFileSync('demo/quarry-lane.chert.json', 'utf8'),
     });
     const body = JSON.stringify({ entries: [note('k1')] });
     await new Promise<void>((resolve) => {
-      const socket = createConnection(PORT, '127.0.0.1', () => {
-        const head = `POST /api/jobs/demo-quarry-lane/runs/R1/entries HTTP/1.1\r\nHost: 127.0.0.1:${PORT}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n`;
+      const socket = createConnection(server.port, '127.0.0.1', () => {
+        const head = `POST /api/jobs/demo-quarry-lane/runs/R1/entries HTTP/1.1\r\nHost: 127.0.0.1:${server.port}\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n`;
         socket.write(head + body.slice(0, -10), () => {
           socket.destroy();
           resolve();
@@ -213,7 +189,7 @@ test.describe('what was acknowledged', () => {
       });
     });
     expect((await request.get(`${base}/api/health`)).ok()).toBe(true);
-    await kill();
+    await server.kill();
     expect(await idsAfterRestart(request)).toEqual([]);
   });
 });

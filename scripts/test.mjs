@@ -35,6 +35,7 @@ mkdirSync('test-results', { recursive: true });
 
 step('types: the core alone', 'node_modules/typescript/bin/tsc', ['-p', 'src/core']);
 step('types: pages', 'node_modules/astro/astro.js', ['check', '--minimumSeverity', 'warning']);
+step('types: the service worker', 'node_modules/typescript/bin/tsc', ['-p', 'src/workers']);
 step('types: everything else', 'node_modules/typescript/bin/tsc', ['-p', 'tsconfig.json']);
 step('lint', 'node_modules/eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
 step('format', 'node_modules/prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']);

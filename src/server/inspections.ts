@@ -2,8 +2,8 @@ import type { Database } from 'better-sqlite3';
 import type { Inspection } from '#core/job/inspection';
 import { writeInspectionFile } from '#core/formats/inspection-file';
 import { appendEntries, listEntries } from './entries';
-import { findJob, insertJob, setFirstReferenceRun } from './jobs';
-import { addPart, listParts, type Stored } from './parts';
+import { findJob, insertJob, setFirstReferenceRun, updateJob } from './jobs';
+import { addPart, listParts, putPart, type Stored } from './parts';
 import type { AccessPoint } from '#core/job/access-point';
 import type { Run } from '#core/job/run';
 
@@ -54,4 +54,27 @@ export function addRun(db: Database, jobId: string, setup: Omit<Run, 'entries'>)
     if (outcome === 'stored') setFirstReferenceRun(db, jobId, setup.id);
     return outcome;
   })();
+}
+
+/** Puts a run's set-up in the place of the one with its id, or adds it. */
+export function putRun(db: Database, jobId: string, setup: Omit<Run, 'entries'>): Stored {
+  return db.transaction(() => {
+    const outcome = putPart(db, 'runs', jobId, setup);
+    setFirstReferenceRun(db, jobId, setup.id);
+    return outcome;
+  })();
+}
+
+/** Stores the facts of a checked inspection: the job, the property and what has no table. */
+export function storeFacts(db: Database, inspection: Inspection): void {
+  const {
+    format: _f,
+    version: _v,
+    job,
+    property,
+    accessPoints: _a,
+    runs: _r,
+    ...rest
+  } = inspection;
+  updateJob(db, job.id, { job: { ...job }, property: { ...property }, rest });
 }

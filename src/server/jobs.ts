@@ -30,6 +30,16 @@ export function insertJob(db: Database, id: string, row: JobRow, bookedAt: strin
   );
 }
 
+/** Replaces the facts of a job; what they were before is kept by a trigger. */
+export function updateJob(db: Database, id: string, row: JobRow): void {
+  db.prepare('UPDATE jobs SET job = ?, property = ?, rest = ? WHERE id = ?').run(
+    JSON.stringify(row.job),
+    JSON.stringify(row.property),
+    JSON.stringify(row.rest),
+    id,
+  );
+}
+
 /** Makes a run the reference, if the job has none yet. */
 export function setFirstReferenceRun(db: Database, jobId: string, runId: string): void {
   db.prepare(

@@ -49,6 +49,24 @@ export function addPart(
   return 'stored';
 }
 
+const UPDATE: Record<PartTable, string> = {
+  access_points: 'UPDATE access_points SET body = @body WHERE job_id = @jobId AND id = @id',
+  runs: 'UPDATE runs SET body = @body WHERE job_id = @jobId AND id = @id',
+};
+
+/** Adds a part or, where its id is known, puts it in the place of the old one, which leaves a trace. */
+export function putPart(
+  db: Database,
+  table: PartTable,
+  jobId: string,
+  part: { readonly id: string },
+): Stored {
+  const added = addPart(db, table, jobId, part);
+  if (added !== 'conflict') return added;
+  db.prepare(UPDATE[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
+  return 'stored';
+}
+
 export function listParts(db: Database, table: PartTable, jobId: string): unknown[] {
   return db
     .prepare<[string], { body: string }>(SELECT[table])

@@ -6,6 +6,7 @@ export type Light = 'daylight' | 'crawlspace';
 
 /** The stages that a job has screens for, in the order of the work. */
 const STAGES = [
+  { key: 'site', label: 'Site' },
   { key: 'scope', label: 'Scope' },
   { key: 'report', label: 'Report' },
 ] as const;
@@ -57,6 +58,11 @@ export function TopBar({ light, path, job, stage, waiting, children, onLight }: 
       )}
       <div className={styles['end']}>
         {children}
+        {!job && (
+          <a className={styles['settings']} href="/settings">
+            Rig and words
+          </a>
+        )}
         <LightSwitch light={light} path={path} onLight={onLight} />
       </div>
     </header>

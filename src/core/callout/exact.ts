@@ -16,19 +16,19 @@ export function withExact(draft: EntryDraft, sheet: Sheet): EntryDraft {
     kind === 'pair' && field !== undefined ? [[field, text] as const] : [],
   );
   if (pairs.length === 0) return draft;
-  const laid: Record<string, unknown> = { ...draft };
+  const laid = new Map<string, unknown>(Object.entries(draft));
   for (const [field, text] of pairs) {
     if (field === 'without') {
-      delete laid[text];
+      laid.delete(text);
       continue;
     }
     const isText = TEXT_FIELDS.includes(field);
     const value = isText ? text : readValue(text);
     if (POSITION.includes(field))
-      laid['position'] = { ...(laid['position'] as object), [field]: value };
-    else laid[field] = value;
+      laid.set('position', { ...(laid.get('position') as object | undefined), [field]: value });
+    else laid.set(field, value);
   }
-  return laid as EntryDraft;
+  return Object.fromEntries(laid) as EntryDraft;
 }
 
 /** Fields that hold words even when these look like a number. */

@@ -76,7 +76,6 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['hole on the left side at 22', d('hole', 22, { clockFrom: 9 })],
     ['hole right side 22', d('hole', 22, { clockFrom: 3 })],
     ['crack at 3, 96 ft', d('crack', 96, { clockFrom: 3 })],
-    ["crack 31 at 12:30 o'clock", d('crack', 31, { clockFrom: 0.5 })],
     ["infiltration seeping at 11 o'clock 57", d('infiltration', 57, { clockFrom: 11, form: 'seep' })],
     ['deformed 10 to 2, 15%', d('deformation', 40, { clockFrom: 10, clockTo: 2, extentRatio: 0.15 })],
   ],

@@ -19,8 +19,17 @@ export type AccessPoint = {
   readonly place: string;
   readonly zone: Zone;
   readonly usable: boolean;
+  /** What is in the way; with `usable: false`, why it was refused. */
   readonly obstacle: string | null;
+  /** Bends between the opening and the run of the pipe, degrees each, in the order met. */
+  readonly bendsDeg?: readonly number[];
+  /** Height of the opening over the pipe it leads into, feet. */
+  readonly dropFt?: number;
+  /** Where it leads in: at the house, along the line, at the property line. Absent: not known. */
+  readonly along?: 'upstream-end' | 'mid-line' | 'downstream-end';
 };
+
+export const ALONG = ['upstream-end', 'mid-line', 'downstream-end'] as const;
 
 export const accessPointSchema = Joi.object({
   id: id().required(),
@@ -31,4 +40,7 @@ export const accessPointSchema = Joi.object({
   zone: oneOf(ZONES).required(),
   usable: flag().required(),
   obstacle: line(1000).allow(null).required(),
+  bendsDeg: Joi.array().items(Joi.number().greater(0).max(180)).max(20),
+  dropFt: length(),
+  along: oneOf(ALONG),
 });

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { line, oneOf, prose, words } from '../base/joi';
+import { id, length, line, oneOf, prose, words } from '../base/joi';
 
 export const OCCUPANCIES = ['occupied', 'vacant', 'unknown'] as const;
 export const FOUNDATIONS = ['slab', 'crawlspace', 'basement', 'unknown'] as const;
@@ -19,6 +19,18 @@ export type Property = {
     readonly what: (typeof HISTORY_KINDS)[number];
     readonly note: string;
   }[];
+  /** What was seen on the walk over the line, before the camera gave it a footage. */
+  readonly surroundings?: readonly Surrounding[];
+};
+
+/** Something over or near the line: tree, hedge, sunken-ground, wet-ground, buried-cleanout … */
+export type Surrounding = {
+  readonly id: string;
+  readonly what: string;
+  /** Where it stands, in words ("by the driveway"). */
+  readonly where: string;
+  /** Distance to the side of the line, feet. */
+  readonly offsetFt?: number;
 };
 
 export const propertySchema = Joi.object({
@@ -32,6 +44,16 @@ export const propertySchema = Joi.object({
   history: Joi.array()
     .items(
       Joi.object({ on: line(40), what: oneOf(HISTORY_KINDS).required(), note: prose().required() }),
+    )
+    .max(500),
+  surroundings: Joi.array()
+    .items(
+      Joi.object({
+        id: id().required(),
+        what: words(80).required(),
+        where: line().required(),
+        offsetFt: length(),
+      }),
     )
     .max(500),
 });

@@ -1,11 +1,16 @@
+import { MEDIA_MOST_BYTES } from '#core/formats/media-type';
 import { Refusal } from './answer';
 
 const MEGABYTE = 1024 * 1024;
 /** An entry or a form is small; a log of 5,000 entries is about 2 MB. */
-export const BODY_LIMITS = { record: 1 * MEGABYTE, file: 16 * MEGABYTE } as const;
+export const BODY_LIMITS = {
+  record: 1 * MEGABYTE,
+  file: 16 * MEGABYTE,
+  media: MEDIA_MOST_BYTES,
+} as const;
 
-/** Reads a request's body as text, stopping as soon as it grows over the limit. */
-export async function readText(request: Request, limitBytes: number): Promise<string> {
+/** Reads a request's body, stopping as soon as it grows over the limit. */
+export async function readBytes(request: Request, limitBytes: number): Promise<Buffer> {
   const tooLarge = () =>
     new Refusal(
       413,
@@ -13,7 +18,7 @@ export async function readText(request: Request, limitBytes: number): Promise<st
       `Expected at most ${limitBytes / MEGABYTE} MB, got more. Nothing was stored; send less at once.`,
     );
   if (Number(request.headers.get('content-length') ?? 0) > limitBytes) throw tooLarge();
-  if (!request.body) return '';
+  if (!request.body) return Buffer.alloc(0);
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
@@ -21,8 +26,14 @@ export async function readText(request: Request, limitBytes: number): Promise<st
     if (size > limitBytes) throw tooLarge();
     chunks.push(chunk);
   }
+  return Buffer.concat(chunks);
+}
+
+/** Reads a request's body as text. */
+export async function readText(request: Request, limitBytes: number): Promise<string> {
+  const bytes = await readBytes(request, limitBytes);
   try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
     throw new Refusal(400, 'bad-input', 'Expected UTF-8 text. Nothing was stored.');
   }

@@ -8,6 +8,7 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
       return await handle(context);
     } catch (error) {
       if (error instanceof Refusal) return answerError(error);
+      if (isDiskFull(error)) return answerError(DISK_FULL);
       console.error(error);
       return answerError(
         new Refusal(
@@ -18,4 +19,16 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
       );
     }
   };
+}
+
+const DISK_FULL = new Refusal(
+  507,
+  'disk-full',
+  'The disk under Chert’s data is full. Nothing was stored there; what you logged is kept on this device and sent again. Free some space.',
+);
+
+/** Whether a write failed for want of space, in the database or in a file. */
+function isDiskFull(error: unknown): boolean {
+  const code = (error as { code?: unknown } | null)?.code;
+  return code === 'SQLITE_FULL' || code === 'ENOSPC' || code === 'EDQUOT';
 }

@@ -72,7 +72,7 @@ export function NewJob() {
     if (!checked.ok) return show(checked.faults);
     const sent = await postJson<{ id: string }>('/api/jobs', checked.value);
     if (sent.state === 'ok') {
-      window.location.assign(`/jobs/${sent.value.id}/scope`);
+      window.location.assign(`/jobs/${sent.value.id}/site`);
     } else if (sent.state === 'refused') {
       show(sent.faults);
       setError('root', { message: sent.message });

@@ -1,4 +1,4 @@
-import { CornerDownLeft, Minus, Plus } from 'lucide-react';
+import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { parseCallout } from '#core/callout/parse';
 import type { Inspection } from '#core/job/inspection';
@@ -7,8 +7,11 @@ import { checkEntry, type EntryDraft } from '#core/log/entry';
 import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
+import { Counter } from './Counter';
+import { KeyHelp } from './KeyHelp';
+import type { Place } from './useField';
 import { type Scope, usePreview } from './useScope';
-import { QUALITIES, THINGS, type WordButton } from './words';
+import { WordButtons } from './WordButtons';
 
 type Props = {
   readonly line: string;
@@ -16,12 +19,15 @@ type Props = {
   readonly scope: Scope;
   readonly inspection: Inspection;
   readonly run: Run;
-  readonly counterFt: number;
-  readonly onCounter: (counterFt: number) => void;
+  readonly place: Place;
+  readonly onPlace: (change: Partial<Place>) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
+  /** Shows the next view of the middle. */
+  readonly onView: () => void;
 };
 
 const lineKey = (jobId: string) => `chert:line:${jobId}`;
+const FLAG_KEYS = ['F9', 'MediaPlayPause'];
 
 /** Whether the log would take a draft: a locate without its depth has to wait for it. */
 function canBeLogged(draft: EntryDraft): boolean {
@@ -30,7 +36,8 @@ function canBeLogged(draft: EntryDraft): boolean {
 
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
-  const { line, onLine, scope, inspection, run, counterFt, onCounter, onAppend } = props;
+  const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onView } = props;
+  const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
   const ready = useReady();
   const [last, setLast] = useState('');
@@ -55,31 +62,44 @@ export function CalloutLine(props: Props) {
     if (line.startsWith('correct ')) input.current?.focus();
   }, [jobId, line]);
 
+  const append = (drafts: readonly EntryDraft[], text: string) => {
+    onAppend(drafts);
+    setLast(text);
+    onLine('');
+    input.current?.focus();
+  };
   const log = (text: string) => {
     const understood = parseCallout(text, scope.context);
+    if (understood && understood.choices.length > 0) {
+      // Never guessed: the first reading takes the focus, Enter again takes it.
+      document.querySelector<HTMLButtonElement>('[data-choice="0"]')?.focus();
+      return;
+    }
     if (!understood || understood.drafts.length === 0 || !understood.drafts.every(canBeLogged)) {
       // The chip says what is wanted; what was typed stays on the line.
       setAsked(true);
       return;
     }
-    onAppend(understood.drafts);
-    setLast(text);
-    onLine('');
-    input.current?.focus();
+    append(understood.drafts, text);
   };
-  const say = ({ says, logs }: WordButton) => {
-    if (logs && line.trim() === '') return log(says);
-    onLine(line.trim() === '' ? `${says} ` : `${line.trimEnd()} ${says} `);
-    input.current?.focus();
-  };
-  const step = (byFt: number) => onCounter(Math.max(0, Math.round((counterFt + byFt) * 10) / 10));
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+  const flag = () => log(`flag ${line}`);
+  const step = (byFt: number) =>
+    onPlace({ counterFt: Math.max(0, Math.round((counterFt + byFt) * 10) / 10) });
+
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const fine = event.shiftKey ? 0.1 : 1;
     const isEmpty = line.trim() === '';
-    if (event.key === 'PageUp') step(fine);
+    const choice = event.altKey ? preview?.understood.choices[Number(event.key) - 1] : undefined;
+    if (choice) append(choice.drafts, line);
+    else if (event.key === 'PageUp') step(fine);
     else if (event.key === 'PageDown') step(-fine);
     else if (event.key === 'ArrowUp' && isEmpty && last) onLine(last);
-    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) log(`flag ${line}`);
+    else if (event.key === 'Escape') input.current?.focus();
+    else if (FLAG_KEYS.includes(event.key)) flag();
+    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) flag();
+    else if (event.altKey && event.key === 'p')
+      onPlace({ pass: place.pass === 'out' ? 'back' : 'out' }); // prettier-ignore
+    else if (event.altKey && event.key === 'v') onView();
     else if (event.key === '?' && isEmpty) setHelp((now) => !now);
     else return;
     event.preventDefault();
@@ -90,22 +110,25 @@ export function CalloutLine(props: Props) {
   };
 
   return (
-    <section className={styles['bar']} aria-label="Call-out line">
-      <div className={styles['counter']}>
-        <label htmlFor="counter">Counter, ft</label>
-        <div>
-          <button type="button" aria-label="Counter down one foot" onClick={() => step(-1)}>
-            <Minus size={20} aria-hidden="true" />
-          </button>
-          <CounterInput counterFt={counterFt} onCounter={onCounter} />
-          <button type="button" aria-label="Counter up one foot" onClick={() => step(1)}>
-            <Plus size={20} aria-hidden="true" />
-          </button>
-        </div>
-      </div>
+    // Keys work wherever the focus is in the bar.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <section className={styles['bar']} aria-label="Call-out line" onKeyDown={onKeyDown}>
+      <Counter
+        counterFt={counterFt}
+        onCounter={(next) => onPlace({ counterFt: next })}
+        onStep={step}
+      />
       <div className={styles['main']}>
-        <Chip preview={preview} asked={asked} counterFt={counterFt} />
+        <Chip
+          preview={preview}
+          asked={asked}
+          counterFt={counterFt}
+          onChoose={(drafts) => append(drafts, line)}
+        />
         <form className={styles['line']} onSubmit={onSubmit}>
+          <button type="button" className={styles['flag']} onClick={flag}>
+            <Flag size={20} aria-hidden="true" /> Flag
+          </button>
           <label className="hidden-visually" htmlFor="line">
             Call out what you see
           </label>
@@ -115,7 +138,6 @@ export function CalloutLine(props: Props) {
             disabled={!ready}
             value={line}
             onChange={(event) => onLine(event.target.value)}
-            onKeyDown={onKeyDown}
             placeholder="Say what you see: roots 2 to 11 60% in the barrel"
             autoComplete="off"
             autoCapitalize="off"
@@ -123,51 +145,21 @@ export function CalloutLine(props: Props) {
             enterKeyHint="done"
             aria-describedby="chip"
           />
+          <button
+            type="button"
+            className={styles['clear']}
+            aria-label="Take the last word off the line"
+            onClick={() => onLine(line.trimEnd().replace(/\S+$/, ''))}
+          >
+            <Delete size={20} aria-hidden="true" />
+          </button>
           <button className={styles['log']} type="submit">
             Log <CornerDownLeft size={18} aria-hidden="true" />
           </button>
         </form>
-        <div className={styles['words']}>
-          {(line.trim() === '' ? THINGS : [...QUALITIES, ...THINGS]).map((button) => (
-            <button key={button.label} type="button" onClick={() => say(button)}>
-              {button.label}
-            </button>
-          ))}
-        </div>
-        {help && (
-          <p className={styles['help']}>
-            <b>Enter</b> logs · <b>Ctrl Enter</b> flags · <b>Page up, page down</b> move the counter
-            a foot, with <b>Shift</b> a tenth · <b>Arrow up</b> brings the last line back ·{' '}
-            <b>correct 31 clay</b> corrects · <b>retract 31</b> takes back · <b>?</b> closes this
-          </p>
-        )}
+        <WordButtons line={line} onLine={onLine} />
+        {help && <KeyHelp />}
       </div>
     </section>
-  );
-}
-
-/** The counter as it can be typed; half-typed text is kept until it is a number. */
-function CounterInput({ counterFt, onCounter }: Pick<Props, 'counterFt' | 'onCounter'>) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = () => {
-    const value = Number(typed);
-    if (typed !== null && typed.trim() !== '' && Number.isFinite(value) && value >= 0)
-      onCounter(value);
-    setTyped(null);
-  };
-  return (
-    <input
-      id="counter"
-      inputMode="decimal"
-      value={typed ?? counterFt.toFixed(1)}
-      onFocus={(event) => event.target.select()}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter') return;
-        commit();
-        document.getElementById('line')?.focus();
-      }}
-    />
   );
 }

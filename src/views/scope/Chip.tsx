@@ -1,37 +1,43 @@
 import { nameDefect, sayEntry } from '#core/log/say-entry';
+import type { EntryDraft } from '#core/log/entry';
 import { ClockArc } from './ClockArc';
 import styles from './CalloutLine.module.css';
 import type { Preview } from './useScope';
 
 type Props = {
   readonly preview: Preview | null;
-  /** Enter was pressed on a line that cannot be logged. */
+  /** Enter was pressed on a line that cannot be logged as it is. */
   readonly asked: boolean;
   readonly counterFt: number;
+  readonly onChoose: (drafts: readonly EntryDraft[]) => void;
 };
 
+const sayReading = (readingFt: number | null) =>
+  readingFt === null ? 'no footage' : readingFt.toFixed(1);
+
 /** What was understood, as it will be logged, and what is still missing. */
-export function Chip({ preview, asked, counterFt }: Props) {
+export function Chip({ preview, asked, counterFt, onChoose }: Props) {
   if (!preview) {
     return (
-      <p id="chip" className={styles['chip']} aria-live="polite">
+      <div id="chip" className={styles['chip']}>
         <span>
           Logs at {counterFt.toFixed(1)} ft unless you say another footage. <b>?</b> lists the keys.
         </span>
-      </p>
+      </div>
     );
   }
   const { understood, finding } = preview;
-  const draft = understood.drafts[0];
+  const { choices, drafts, missing } = understood;
+  if (choices.length > 0) return <Choices preview={preview} onChoose={onChoose} />;
+  const draft = drafts[0];
   const clock = draft?.kind === 'defect' ? draft : null;
-  const parts = understood.drafts.map((one) => {
+  const parts = drafts.map((one) => {
     const { title, facts } = sayEntry(one);
-    const reading = one.readingFt === null ? 'no footage' : one.readingFt.toFixed(1);
-    return [title, reading, ...facts].join(' · ');
+    return [title, sayReading(one.readingFt), ...facts].join(' · ');
   });
   const graded = finding ? `${nameDefect(finding.kind)}, ${finding.severity}` : null;
   return (
-    <p
+    <div
       id="chip"
       className={styles['chip']}
       data-state={understood.understood ? 'understood' : 'kept'}
@@ -42,19 +48,50 @@ export function Chip({ preview, asked, counterFt }: Props) {
         <ClockArc from={clock.clockFrom} to={clock.clockTo ?? clock.clockFrom} />
       )}
       <span>
-        {!understood.understood && <b>Kept as a flag: </b>}
+        {!understood.understood && <b>Kept as a flag with your words: </b>}
         {graded && <b className={styles['graded']}>{graded}</b>}
         {graded && parts[0]
           ? ` · ${parts[0].split(' · ').slice(1).join(' · ')}`
           : parts.join(' + ')}
         {draft?.replaces !== undefined && <i> · replaces what was there</i>}
-        {understood.missing.length > 0 && (
+        {missing.length > 0 && (
           <span className={styles['missing']} data-asked={asked}>
             {' '}
-            · still wanted: {understood.missing.join(', ')}
+            · still wanted: {missing.join(', ')}
           </span>
         )}
       </span>
-    </p>
+    </div>
+  );
+}
+
+/** A number that fits two meanings: each reading is a button, and a key. */
+function Choices({ preview, onChoose }: Pick<Props, 'onChoose'> & { readonly preview: Preview }) {
+  const { choices } = preview.understood;
+  return (
+    <div
+      id="chip"
+      className={styles['chip']}
+      data-state="asks"
+      role="group"
+      aria-label="Which is it?"
+    >
+      <b>Which is it?</b>
+      {choices.map(({ label, drafts }, index) => {
+        const [draft] = drafts;
+        const { title } = sayEntry(draft!);
+        return (
+          <button
+            key={label}
+            type="button"
+            data-choice={index}
+            className={styles['choice']}
+            onClick={() => onChoose(drafts)}
+          >
+            <kbd>Alt {index + 1}</kbd> {title} <b>{label}</b>
+          </button>
+        );
+      })}
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import { SquarePen, Undo2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
 import type { Finding } from '#core/judge/finding';
 import type { Entry, EntryDraft } from '#core/log/entry';
@@ -7,23 +7,22 @@ import { sayEntry } from '#core/log/say-entry';
 import { Flake } from '#ui/Flake';
 import styles from './LogList.module.css';
 import panel from './panel.module.css';
-import type { Waiting } from './outbox';
 import type { Scope } from './useScope';
 
 type Props = {
   readonly scope: Scope;
   readonly run: Run;
-  readonly waiting: readonly Waiting[];
+  readonly unsent: ReadonlySet<string>;
   readonly selected: number | null;
   readonly onSelect: (findingNumber: number) => void;
-  readonly onCorrect: (line: string) => void;
+  readonly onCorrect: (entry: Entry) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
 };
 
 const sayReading = (readingFt: number | null) => (readingFt === null ? '–' : readingFt.toFixed(1));
 
 /** The log of the run, oldest first; what was corrected stays struck through underneath. */
-export function LogList({ scope, run, waiting, selected, onSelect, onCorrect, onAppend }: Props) {
+export function LogList({ scope, run, unsent, selected, onSelect, onCorrect, onAppend }: Props) {
   const list = useRef<HTMLOListElement>(null);
   const count = run.entries.length;
   useEffect(() => {
@@ -36,9 +35,13 @@ export function LogList({ scope, run, waiting, selected, onSelect, onCorrect, on
     scope.derived.findings.find(
       ({ entryIds, runIds }) => entryIds.includes(id) && runIds.includes(run.id),
     );
-  const unsent = new Set(waiting.map(({ entry }) => entry.id));
+  const [wanted, setWanted] = useState('');
+  const words = wanted.trim().toLowerCase();
   const rows = run.entries.filter(
-    (entry) => entry.kind !== 'retract' && log?.fallen.get(entry.id) !== 'replaced',
+    (entry) =>
+      entry.kind !== 'retract' &&
+      log?.fallen.get(entry.id) !== 'replaced' &&
+      (words === '' || saysWords(entry, words)),
   );
   const retractOf = (id: string) =>
     run.entries.findLast(
@@ -50,7 +53,17 @@ export function LogList({ scope, run, waiting, selected, onSelect, onCorrect, on
       <h2 id="log-title" className={panel['title']}>
         Log of run {run.id}
       </h2>
-      {rows.length === 0 ? (
+      <input
+        className={styles['search']}
+        type="search"
+        aria-label="Search the log"
+        placeholder="Search the log"
+        value={wanted}
+        onChange={(event) => setWanted(event.target.value)}
+      />
+      {rows.length === 0 && words !== '' ? (
+        <p className={styles['empty']}>Nothing in the log says “{wanted.trim()}”.</p>
+      ) : rows.length === 0 ? (
         <p className={styles['empty']}>
           What you call out stands here. Say where the pipe begins, for example{' '}
           <kbd>0 cast iron 4 in</kbd>, then what you see as you push on.
@@ -83,6 +96,12 @@ export function LogList({ scope, run, waiting, selected, onSelect, onCorrect, on
   );
 }
 
+/** Whether an entry, as it is shown, holds the words. */
+function saysWords(entry: Entry, words: string): boolean {
+  const { title, facts } = sayEntry(entry);
+  return [sayReading(entry.readingFt), title, ...facts].join(' ').toLowerCase().includes(words);
+}
+
 /** What an entry replaced, the latest first. */
 function corrected(entry: Entry, byId: ReadonlyMap<string, Entry> | undefined): Entry[] {
   const before: Entry[] = [];
@@ -103,7 +122,7 @@ type RowProps = {
   readonly retract: Entry | null | undefined;
   readonly selected: number | null;
   readonly onSelect: (findingNumber: number) => void;
-  readonly onCorrect: (line: string) => void;
+  readonly onCorrect: (entry: Entry) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
 };
 
@@ -180,7 +199,7 @@ function Row({
                 type="button"
                 title="Correct"
                 aria-label={`Correct ${title}`}
-                onClick={() => onCorrect(`correct ${sayReading(entry.readingFt)} `)}
+                onClick={() => onCorrect(entry)}
               >
                 <SquarePen size={19} aria-hidden="true" />
               </button>

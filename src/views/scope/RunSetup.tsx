@@ -1,8 +1,7 @@
-import { type FormEvent, useState } from 'react';
-import { faultsFromJoi } from '#core/base/fault';
+import { type FormEvent, useEffect, useState } from 'react';
 import { VALIDATION } from '#core/base/joi';
 import { type AccessPoint, accessPointSchema } from '#core/job/access-point';
-import type { Inspection } from '#core/job/inspection';
+import { type Inspection, spanSchema } from '#core/job/inspection';
 import { type Run, runSetupSchema } from '#core/job/run';
 import {
   ACCESS_KINDS,
@@ -12,51 +11,50 @@ import {
   ZERO_PLACES,
   ZONES,
 } from '#core/log/vocabulary';
-import { postJson } from '../shared/api';
+import type { Equipment } from '#core/site/equipment';
+import type { Change } from '../device/changes';
 import { useReady } from '../shared/useReady';
+import { Field, sayCode, Select, Troubles } from '../shared/Fields';
+import { faultsOf, freeName, letterAt, readForm } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { Cautions } from './Cautions';
 import styles from './RunSetup.module.css';
 
 type Props = {
   readonly inspection: Inspection;
-  readonly onAccess: (access: AccessPoint) => void;
+  readonly equipment: Equipment;
+  readonly onChange: (change: Change) => void;
   readonly onRun: (run: Run) => void;
   readonly onCancel: (() => void) | undefined;
 };
 
-const NEW_ACCESS = '+';
-const say = (code: string) => {
-  const words = code.replace(/-/g, ' ').replace(/^(abs|pvc|hdpe)$/, (m) => m.toUpperCase());
-  return words.charAt(0).toUpperCase() + words.slice(1);
-};
-
-/** The first free name of the kind A, B, C … or R1, R2 … */
-function freeName(taken: readonly string[], nameAt: (index: number) => string): string {
-  for (let index = 0; ; index += 1) if (!taken.includes(nameAt(index))) return nameAt(index);
-}
-const letter = (index: number): string =>
-  (index >= 26 ? letter(Math.floor(index / 26) - 1) : '') + String.fromCharCode(65 + (index % 26));
-
+const NEW = '+';
+/** The line that a run without one belongs to. */
+const MAIN_LINE = { id: 'main-line', label: 'house to main' } as const;
 /** Adds an access point, where it is new, and a run from it. */
-export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
-  const { accessPoints, runs, job } = inspection;
+export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: Props) {
+  const { accessPoints, runs, lines = [], spans = [] } = inspection;
   const ready = useReady();
-  const [accessId, setAccessId] = useState(accessPoints.at(-1)?.id ?? NEW_ACCESS);
+  const [accessId, setAccessId] = useState(
+    (accessPoints.findLast(({ usable }) => usable) ?? accessPoints.at(-1))?.id ?? NEW,
+  );
   const [zeroAt, setZeroAt] = useState<string>('horizontal');
   const [trouble, setTrouble] = useState<readonly string[]>([]);
-  const [isBusy, setBusy] = useState(false);
-  const isNew = accessId === NEW_ACCESS;
+  const [lineId, setLineId] = useState('');
+  useEffect(() => {
+    // Site sends here with the access it chose.
+    const wanted = new URLSearchParams(window.location.search).get('access');
+    if (accessPoints.some(({ id }) => id === wanted)) setAccessId(wanted!);
+  }, [accessPoints]);
+  const isNew = accessId === NEW;
 
-  const start = async (event: FormEvent<HTMLFormElement>) => {
+  const start = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const data = new FormData(event.currentTarget);
-    const text = (name: string) => String(data.get(name) ?? '').trim();
-    const number = (name: string) => (text(name) === '' ? NaN : Number(text(name)));
+    const { text, number } = readForm(event.currentTarget);
     const id = isNew
       ? freeName(
           accessPoints.map((one) => one.id),
-          letter,
+          letterAt,
         )
       : accessId;
     const access = {
@@ -69,12 +67,19 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
       usable: true,
       obstacle: null,
     };
+    const isNewLine = lineId === NEW;
+    const newLine = {
+      id: freeName([...lines.map((one) => one.id), 'L1'], (index) => `L${index + 1}`),
+      label: text('lineLabel'),
+      joins: MAIN_LINE.id,
+    };
     const setup = {
       id: freeName(
         runs.map((run) => run.id),
         (index) => `R${index + 1}`,
       ),
       accessPointId: id,
+      ...(lineId === '' ? {} : { lineId: isNewLine ? newLine.id : lineId }),
       facing: text('facing'),
       zero: {
         at: text('zeroAt'),
@@ -85,20 +90,29 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
       ...(text('head') ? { head: text('head') } : {}),
       aid: text('aid'),
     };
+    const span = {
+      fromAccessPointId: text('tapedFrom'),
+      toAccessPointId: id,
+      alongFt: number('tapedFt'),
+      basis: 'taped' as const,
+    };
+    const isTaped = text('tapedFt') !== '';
     const faults = [
-      ...(isNew ? faultsOf(accessPointSchema.validate(access, VALIDATION).error) : []),
-      ...faultsOf(runSetupSchema.validate(setup, VALIDATION).error),
+      ...(isNew ? faultsOf(accessPointSchema.validate(access, VALIDATION).error, LABELS) : []),
+      ...faultsOf(runSetupSchema.validate(setup, VALIDATION).error, LABELS),
+      ...(isNewLine && newLine.label === '' ? ['Line: expected a name, got nothing.'] : []),
+      ...(isTaped ? faultsOf(spanSchema.validate(span, VALIDATION).error, LABELS) : []),
     ];
     setTrouble(faults);
     if (faults.length > 0) return;
-    setBusy(true);
-    const path = `/api/jobs/${encodeURIComponent(job.id)}`;
-    const trouble =
-      (isNew ? await send(`${path}/access-points`, access) : null) ??
-      (await send(`${path}/runs`, setup));
-    setBusy(false);
-    if (trouble) return setTrouble([trouble]);
-    if (isNew) onAccess(access as AccessPoint);
+    if (isNew) onChange({ what: 'access', access: access as AccessPoint });
+    const withMain = lines.some((one) => one.id === MAIN_LINE.id) ? lines : [MAIN_LINE, ...lines];
+    const facts = {
+      ...(isNewLine ? { lines: [...withMain, newLine] } : {}),
+      ...(isTaped ? { spans: [...spans, span] } : {}),
+    };
+    if (isNewLine || isTaped) onChange({ what: 'facts', facts });
+    onChange({ what: 'run', setup: setup as Omit<Run, 'entries'> });
     onRun({ ...setup, entries: [] } as unknown as Run);
   };
 
@@ -117,11 +131,11 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
               >
                 {accessPoints.map(({ id, kind, place }) => (
                   <option key={id} value={id}>
-                    {id}: {say(kind)}
+                    {id}: {sayCode(kind)}
                     {place ? `, ${place}` : ''}
                   </option>
                 ))}
-                <option value={NEW_ACCESS}>Another one</option>
+                <option value={NEW}>Another one</option>
               </select>
             </div>
           )}
@@ -157,7 +171,7 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
               >
                 {ZERO_PLACES.map((at) => (
                   <option key={at} value={at}>
-                    {say(at)}
+                    {sayCode(at)}
                   </option>
                 ))}
               </select>
@@ -172,18 +186,59 @@ export function RunSetup({ inspection, onAccess, onRun, onCancel }: Props) {
               options={CLEANED_BEFORE}
               value="none"
             />
-            <Field name="head" label="Head" value="" mode="text" />
+            <div className={form['field']}>
+              <label htmlFor="head">Head</label>
+              <select id="head" name="head" defaultValue={equipment.heads[0]?.name ?? ''}>
+                {equipment.heads.map(({ name, diameterIn }) => (
+                  <option key={name} value={name}>
+                    {name}, {diameterIn} in
+                  </option>
+                ))}
+              </select>
+            </div>
+            <div className={form['field']}>
+              <label htmlFor="line-of-run">Line</label>
+              <select
+                id="line-of-run"
+                value={lineId}
+                onChange={(event) => setLineId(event.target.value)}
+              >
+                <option value="">{MAIN_LINE.label}</option>
+                {lines
+                  .filter((one) => one.joins !== undefined)
+                  .map((one) => (
+                    <option key={one.id} value={one.id}>
+                      {one.label}
+                    </option>
+                  ))}
+                <option value={NEW}>A branch or second building</option>
+              </select>
+            </div>
+            {lineId === NEW && (
+              <Field name="lineLabel" label="Name of that line" value="" mode="text" />
+            )}
+            {accessPoints.some((one) => one.id !== accessId) && (
+              <>
+                <div className={form['field']}>
+                  <label htmlFor="tapedFrom">Taped from access</label>
+                  <select id="tapedFrom" name="tapedFrom">
+                    {accessPoints
+                      .filter((one) => one.id !== accessId)
+                      .map((one) => (
+                        <option key={one.id} value={one.id}>
+                          {one.id}
+                        </option>
+                      ))}
+                  </select>
+                </div>
+                <Field name="tapedFt" label="Taped, ft (downstream +)" value="" mode="text" />
+              </>
+            )}
           </div>
         </fieldset>
-        {trouble.length > 0 && (
-          <ul className={form['error']} role="alert">
-            {trouble.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-        )}
+        <Troubles list={trouble} />
         <div className={styles['acts']}>
-          <button className={form['act']} type="submit" disabled={isBusy || !ready}>
+          <button className={form['act']} type="submit" disabled={!ready}>
             Start this run
           </button>
           {onCancel && (
@@ -204,64 +259,5 @@ const LABELS: Record<string, string> = {
   'zero.dropFt': 'Drop below the rim',
   place: 'Where',
   head: 'Head',
+  alongFt: 'Taped distance',
 };
-
-function faultsOf(error: Parameters<typeof faultsFromJoi>[0] | undefined): string[] {
-  if (!error) return [];
-  return faultsFromJoi(error).map(
-    ({ path, expected, got }) =>
-      `${LABELS[path] ?? path}: expected ${expected}, got ${got === 'NaN' ? 'nothing' : got}.`,
-  );
-}
-
-/** Sends one record; `null` when the server has it, else what went wrong in a sentence. */
-async function send(path: string, body: unknown): Promise<string | null> {
-  const sent = await postJson(path, body);
-  if (sent.state === 'ok') return null;
-  if (sent.state === 'refused') return sent.message;
-  return 'Chert’s server does not answer. What you chose is kept here; try again.';
-}
-
-function Field({
-  name,
-  label,
-  value,
-  mode,
-}: {
-  name: string;
-  label: string;
-  value: string;
-  mode: 'text' | 'decimal';
-}) {
-  return (
-    <div className={form['field']}>
-      <label htmlFor={name}>{label}</label>
-      <input id={name} name={name} defaultValue={value} inputMode={mode} autoComplete="off" />
-    </div>
-  );
-}
-
-function Select({
-  name,
-  label,
-  options,
-  value,
-}: {
-  name: string;
-  label: string;
-  options: readonly string[];
-  value: string;
-}) {
-  return (
-    <div className={form['field']}>
-      <label htmlFor={name}>{label}</label>
-      <select id={name} name={name} defaultValue={value}>
-        {options.map((option) => (
-          <option key={option} value={option}>
-            {say(option)}
-          </option>
-        ))}
-      </select>
-    </div>
-  );
-}

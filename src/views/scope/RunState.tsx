@@ -7,6 +7,8 @@ import type { EntryDraft } from '#core/log/entry';
 import { nameMaterial, nameZone } from '#core/log/say-entry';
 import { type Pass, type WaterState } from '#core/log/vocabulary';
 import { Choice } from './Choice';
+import { StillOpen } from './StillOpen';
+import type { Place } from './useField';
 import styles from './RunState.module.css';
 import type { Scope } from './useScope';
 
@@ -14,20 +16,24 @@ type Props = {
   readonly scope: Scope;
   readonly inspection: Inspection;
   readonly run: Run;
-  readonly pass: Pass;
-  readonly counterFt: number;
+  readonly place: Place;
+  readonly position: {
+    readonly isAble: boolean;
+    readonly isOn: boolean;
+    readonly toggle: () => void;
+  };
   readonly onPass: (pass: Pass) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   readonly onRun: (runId: string) => void;
   readonly onNewRun: () => void;
+  readonly onLeave: () => void;
 };
 
 /** The state of the run: pass, water, what the head is in, and what is still open. */
 export function RunState(props: Props) {
-  const { scope, inspection, run, pass, counterFt, onPass, onAppend, onRun, onNewRun } = props;
+  const { scope, inspection, run, place, position, onPass, onAppend, onRun, onNewRun } = props;
+  const { pass, counterFt } = place;
   const water = useWater(scope);
-  const blockers = scope.derived.checks.filter(({ level }) => level === 'blocker');
-  const warnings = scope.derived.checks.length - blockers.length;
   return (
     <section className={styles['panel']} aria-label="State of the run">
       <Choice
@@ -51,29 +57,15 @@ export function RunState(props: Props) {
         ]}
         onChoose={(state) => onAppend([{ kind: 'water', pass, readingFt: counterFt, state }])}
       />
-      <div className={styles['part']}>
-        <h2>To clear</h2>
-        {blockers.length === 0 ? (
-          <p>
-            Nothing blocks the report
-            {warnings > 0 ? `; ${warnings} to look at before you leave` : ''}.
-          </p>
-        ) : (
-          <ul className={styles['open']}>
-            {blockers.map((issue) => (
-              <li key={`${issue.code} ${issue.message}`}>
-                <strong>{issue.message}</strong> {issue.action}
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
+      <StillOpen scope={scope} onLeave={props.onLeave} />
       <div className={styles['part']}>
         <h2>Here</h2>
         <Here scope={scope} />
       </div>
+      <WalkThings inspection={inspection} place={place} onAppend={onAppend} />
       <div className={styles['part']}>
         <h2>Run</h2>
+        <p>{sayRun(run)}</p>
         <div className={styles['runs']}>
           {inspection.runs.length > 1 && (
             <select
@@ -91,9 +83,75 @@ export function RunState(props: Props) {
           <button type="button" onClick={onNewRun}>
             New run
           </button>
+          {position.isAble && (
+            <button type="button" aria-pressed={position.isOn} onClick={position.toggle}>
+              Position with locates {position.isOn ? 'on' : 'off'}
+            </button>
+          )}
         </div>
       </div>
     </section>
+  );
+}
+
+/** The set-up in force, in a line. */
+function sayRun(run: Run): string {
+  const setup = run.entries.findLast((entry) => entry.kind === 'setup');
+  const head = setup?.head ?? run.head;
+  const aid = setup?.aid ?? run.aid;
+  return [
+    `${run.id} from ${run.accessPointId}, facing ${run.facing}`,
+    `zero at the ${run.zero.at.replace('-', ' ')}`,
+    ...(head ? [head] : []),
+    ...(aid === 'none' ? [] : [`${aid} on`]),
+    ...(run.cleanedBefore === 'cut' || run.cleanedBefore === 'jetted'
+      ? [`${run.cleanedBefore} before this look`]
+      : []),
+  ].join(' · ');
+}
+
+/** Things of the walk over the line that have no footage yet. */
+function WalkThings({
+  inspection,
+  place,
+  onAppend,
+}: Pick<Props, 'inspection' | 'place' | 'onAppend'>) {
+  const placed = new Set(
+    inspection.runs.flatMap(({ entries }) =>
+      entries.flatMap((entry) =>
+        entry.kind === 'surface' && entry.seenOnWalk ? [entry.seenOnWalk] : [],
+      ),
+    ),
+  );
+  const left = (inspection.property.surroundings ?? []).filter(({ id }) => !placed.has(id));
+  if (left.length === 0) return null;
+  return (
+    <div className={styles['part']}>
+      <h2>From the walk, to place</h2>
+      <div className={styles['runs']}>
+        {left.map(({ id, what, where, offsetFt }) => (
+          <button
+            key={id}
+            type="button"
+            onClick={() =>
+              onAppend([
+                {
+                  kind: 'surface',
+                  pass: place.pass,
+                  readingFt: place.counterFt,
+                  what,
+                  seenOnWalk: id,
+                  ...(offsetFt === undefined ? {} : { offsetFt }),
+                  ...(where ? { note: where } : {}),
+                },
+              ])
+            }
+          >
+            {what.replace(/-/g, ' ')} here{where ? `: ${where}` : ''}
+          </button>
+        ))}
+      </div>
+    </div>
   );
 }
 

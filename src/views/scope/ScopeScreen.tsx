@@ -1,57 +1,99 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
-import type { EntryDraft } from '#core/log/entry';
+import type { Entry, EntryDraft } from '#core/log/entry';
+import type { Preferences } from '#core/site/equipment';
 import { type Light, TopBar } from '#ui/TopBar';
+import { useJob } from '../device/useJob';
+import { useLight } from '../shared/useLight';
+import { BeforeLeave } from './BeforeLeave';
 import { CalloutLine } from './CalloutLine';
 import { FindingsSoFar } from './FindingsSoFar';
 import { LogList } from './LogList';
+import { Picture } from './Picture';
 import { RunSetup } from './RunSetup';
 import { RunState } from './RunState';
 import { SaveMark } from './SaveMark';
 import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
-import { useLog } from './useLog';
-import { passAfter, readingAfter, resumeAt, useScope } from './useScope';
+import { Tape } from './tape/Tape';
+import { said, takingBack, useField } from './useField';
+import { usePosition } from './usePosition';
+import { useScope } from './useScope';
+import { useVoice } from './useVoice';
+import { VIEWS, type View, ViewSwitch } from './ViewSwitch';
 
-type Props = { readonly inspection: Inspection; readonly light: Light };
+type Props = {
+  readonly inspection: Inspection;
+  readonly preferences: Preferences;
+  readonly light: Light;
+};
 
-/** The field screen: the Section, the log, the state of the run and the call-out line. */
-export function ScopeScreen({ inspection: stored, light: storedLight }: Props) {
-  const log = useLog(stored);
-  const { inspection } = log;
-  const [light, setLight] = useState(storedLight);
-  const [runId, setRunId] = useState(stored.runs.at(-1)?.id ?? null);
-  const run = inspection.runs.find(({ id }) => id === runId) ?? null;
-  const [place, setPlace] = useState(run ? resumeAt(run) : { counterFt: 0, pass: 'out' as const });
-  const [isSettingUp, setSettingUp] = useState(stored.runs.length === 0);
+/** The field screen: the Section, the picture, the tape, the state of the run and the call-out line. */
+export function ScopeScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+  const job = useJob(stored);
+  const { inspection } = job;
+  const [light, switchLight] = useLight(storedLight);
+  const field = useField(inspection, job);
+  const { run, place } = field;
+  const voice = useVoice();
+  const position = usePosition();
+  const [isSettingUp, setSettingUp] = useState(false);
+  useEffect(() => {
+    // Site sends here with the access it chose, to set up a run from it.
+    if (new URLSearchParams(window.location.search).has('access')) setSettingUp(true);
+  }, []);
+  const [view, setView] = useState<View>('tape');
   const [selected, setSelected] = useState<number | null>(null);
+  const [chosenId, setChosenId] = useState<string | null>(null);
   const [line, setLine] = useState('');
-  const scope = useScope(inspection, run, place.counterFt, place.pass);
+  const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords);
+  const standing = scope.axis?.log.standing ?? [];
+  // A correction takes the place of what was chosen.
+  const chosen = chosenId === null ? null : (scope.axis?.log.heirsOf(chosenId)[0] ?? null);
 
+  /** Logs, then adds what takes its time: a few spoken words, the position of a locate. */
   const append = (drafts: readonly EntryDraft[]) => {
-    if (!run) return;
-    const entries = log.append(run.id, drafts);
-    setPlace((now) =>
-      entries.reduce(
-        ({ counterFt, pass }, entry) => ({
-          counterFt: readingAfter(entry) ?? counterFt,
-          pass: passAfter(entry, pass),
-        }),
-        now,
-      ),
-    );
+    const entries = field.append(drafts);
+    const runId = run?.id;
+    if (runId === undefined) return;
+    for (const entry of entries) {
+      if (entry.kind === 'flag' && entry.replaces === undefined && voice.isOn && !voice.isRecording)
+        void voice.record().then(async (sound) => {
+          const audioId = sound ? await job.addMedia(sound) : null;
+          if (audioId !== null) job.append(runId, [said(entry, { audioId })]);
+        });
+      if (entry.kind === 'locate' && position.isOn && entry.position === undefined)
+        void position.find().then((at) => at && job.append(runId, [said(entry, { position: at })]));
+    }
+    setChosenId(null);
   };
-  const switchLight = (next: Light) => {
-    setLight(next);
-    document.documentElement.dataset['light'] = next;
-    document.cookie = `light=${next}; path=/; max-age=31536000; samesite=lax`;
+  const addStill = async (still: Blob, entry: Entry | null) => {
+    const id = await job.addMedia(still);
+    if (id === null || !run) return;
+    if (entry) job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })]);
+    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt: place.counterFt, photoIds: [id] }]); // prettier-ignore
   };
-  const switchRun = (id: string) => {
-    const next = inspection.runs.find((one) => one.id === id);
-    if (!next) return;
-    setRunId(id);
-    setPlace(resumeAt(next));
+  const acts = {
+    choose: (entry: Entry | null) => {
+      setChosenId(entry?.id ?? null);
+      const finding = entry && scope.derived.findings.find(({ entryIds, runIds }) => entryIds.includes(entry.id) && runIds.includes(run?.id ?? '')); // prettier-ignore
+      setSelected(finding?.number ?? null);
+    },
+    correct: (entry: Entry) => setLine(`correct #${entry.id} `),
+    takeBack: (entry: Entry) => append([takingBack(entry)]),
+    addStill: (entry: Entry) => {
+      setChosenId(entry.id);
+      document.getElementById('still')?.click();
+    },
   };
+  const select = (number: number) => {
+    setSelected(number);
+    const id = scope.derived.findings.find((finding) => finding.number === number)?.entryIds.at(-1);
+    if (id !== undefined) setChosenId(id);
+  };
+  const unsent = new Set(
+    job.waiting.flatMap(({ change }) => (change.what === 'entry' ? [change.entry.id] : [])),
+  );
   const blockers = scope.derived.checks.filter(({ level }) => level === 'blocker').length;
 
   return (
@@ -68,7 +110,12 @@ export function ScopeScreen({ inspection: stored, light: storedLight }: Props) {
         waiting={{ scope: blockers }}
         onLight={switchLight}
       >
-        <SaveMark save={log.save} waiting={log.waiting} onTakeOut={log.takeOut} />
+        <SaveMark
+          save={job.save}
+          waiting={job.waiting}
+          trouble={job.trouble}
+          onTakeOut={job.takeOut}
+        />
       </TopBar>
       <main className={styles['work']}>
         <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>
@@ -76,43 +123,73 @@ export function ScopeScreen({ inspection: stored, light: storedLight }: Props) {
           derived={scope.derived}
           headFt={run && scope.headFt !== null ? scope.headFt : undefined}
           selected={selected}
-          onSelect={setSelected}
+          onSelect={select}
         />
         {isSettingUp || !run ? (
           <RunSetup
             inspection={inspection}
-            onAccess={log.addAccess}
+            equipment={preferences.equipment}
+            onChange={job.change}
             onRun={(added) => {
-              log.addRun(added);
-              setRunId(added.id);
-              setPlace(resumeAt(added));
+              field.showRun(added);
               setSettingUp(false);
             }}
             onCancel={run ? () => setSettingUp(false) : undefined}
           />
         ) : (
           <>
-            <div className={styles['panels']}>
-              <LogList
-                scope={scope}
+            <div className={styles['panels']} data-picture={view === 'picture'}>
+              <Picture
+                jobId={inspection.job.id}
                 run={run}
-                waiting={log.waiting}
-                selected={selected}
-                onSelect={setSelected}
-                onCorrect={(text) => setLine(text)}
-                onAppend={append}
+                counterFt={place.counterFt}
+                chosen={chosen}
+                standing={standing}
+                voice={voice}
+                onStill={(still, entry) => void addStill(still, entry)}
               />
-              <FindingsSoFar derived={scope.derived} selected={selected} onSelect={setSelected} />
+              <div className={styles['middle']}>
+                <ViewSwitch view={view} onView={setView} left={scope.derived.checks.length} />
+                {(view === 'tape' || view === 'picture') && (
+                  <Tape
+                    scope={scope}
+                    run={run}
+                    counterFt={place.counterFt}
+                    unsent={unsent}
+                    chosenId={chosen?.id ?? null}
+                    acts={acts}
+                  />
+                )}
+                {view === 'list' && (
+                  <LogList
+                    scope={scope}
+                    run={run}
+                    unsent={unsent}
+                    selected={selected}
+                    onSelect={select}
+                    onCorrect={acts.correct}
+                    onAppend={append}
+                  />
+                )}
+                {view === 'findings' && (
+                  <FindingsSoFar derived={scope.derived} selected={selected} onSelect={select} />
+                )}
+                {view === 'leave' && <BeforeLeave derived={scope.derived} />}
+              </div>
               <RunState
                 scope={scope}
                 inspection={inspection}
                 run={run}
-                pass={place.pass}
-                counterFt={place.counterFt}
-                onPass={(pass) => setPlace((now) => ({ ...now, pass }))}
+                place={place}
+                position={position}
+                onPass={(pass) => field.setPlace({ pass })}
                 onAppend={append}
-                onRun={switchRun}
+                onRun={(id) => {
+                  const next = inspection.runs.find((one) => one.id === id);
+                  if (next) field.showRun(next);
+                }}
                 onNewRun={() => setSettingUp(true)}
+                onLeave={() => setView('leave')}
               />
             </div>
             <CalloutLine
@@ -122,9 +199,10 @@ export function ScopeScreen({ inspection: stored, light: storedLight }: Props) {
               scope={scope}
               inspection={inspection}
               run={run}
-              counterFt={place.counterFt}
-              onCounter={(counterFt) => setPlace((now) => ({ ...now, counterFt }))}
+              place={place}
+              onPlace={field.setPlace}
               onAppend={append}
+              onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
             />
           </>
         )}

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { derive, type Derived } from '#core/derive';
-import type { CalloutContext } from '#core/callout/draft';
+import type { CalloutContext, OwnWord } from '#core/callout/draft';
 import { parseCallout, type Understood } from '#core/callout/parse';
 import { roundTo } from '#core/base/numbers';
 import type { Finding } from '#core/judge/finding';
@@ -14,22 +14,25 @@ import { placeStretches } from '#core/measure/stretch';
 
 /** Where a run stands: the counter and the pass as the log left them. */
 export function resumeAt(run: Run): { counterFt: number; pass: Pass } {
-  const last = run.entries.findLast(({ readingFt }) => readingFt !== null);
+  const last = run.entries.findLast((entry) => readingAfter(entry) !== null);
   if (!last) return { counterFt: run.zero.readingFt, pass: 'out' };
-  return { counterFt: readingAfter(last) ?? run.zero.readingFt, pass: passAfter(last, last.pass) };
+  return { counterFt: readingAfter(last)!, pass: passAfter(last, last.pass) };
 }
 
 /** The counter after an entry was logged: at the far end of what was said. */
 export function readingAfter(entry: Entry): number | null {
   if (entry.kind === 'retract' || entry.kind === 'surface') return null;
   const toFt = entry.kind === 'defect' || entry.kind === 'unseen' ? entry.toReadingFt : undefined;
-  return toFt ?? entry.readingFt;
+  // A correction is about where the camera was, not about where it is.
+  return toFt ?? (entry.replaces === undefined ? entry.readingFt : null);
 }
 
 /** The pass after an entry: from the end on the camera comes back. */
 export function passAfter(entry: Entry, pass: Pass): Pass {
   return entry.kind === 'end' || entry.kind === 'home' ? 'back' : pass;
 }
+
+const NO_WORDS: readonly OwnWord[] = [];
 
 export type Scope = {
   readonly derived: Derived;
@@ -45,6 +48,7 @@ export function useScope(
   run: Run | null,
   counterFt: number,
   pass: Pass,
+  ownWords: readonly OwnWord[] = NO_WORDS,
 ): Scope {
   const derived = useMemo(() => derive(inspection), [inspection]);
   return useMemo(() => {
@@ -76,9 +80,10 @@ export function useScope(
         boreHereIn: here?.diameterIn ?? access?.diameterIn ?? null,
         standing,
         openIds: new Set(open.map(({ id }) => id)),
+        ownWords,
       },
     };
-  }, [derived, inspection, run, counterFt, pass]);
+  }, [derived, inspection, run, counterFt, pass, ownWords]);
 }
 
 /** What the line's words would log, and how Chert would grade it. */

@@ -9,22 +9,21 @@ export type Sent<T> =
       readonly message: string;
       readonly faults: readonly Fault[];
     }
-  | { readonly state: 'unreachable' };
+  /** `why` when the server itself said that it cannot store just now. */
+  | { readonly state: 'unreachable'; readonly why?: string };
 
 type ErrorBody = { error?: { code?: string; message?: string; faults?: Fault[] } };
 
-/** Posts JSON, or text that already is JSON, to the API. Never throws. */
-export async function postJson<T>(path: string, body: unknown): Promise<Sent<T>> {
+/** Sends a request and reads its answer. Never throws. */
+async function send<T>(path: string, init: RequestInit): Promise<Sent<T>> {
   try {
-    const response = await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
-      keepalive: false,
-    });
+    const response = await fetch(path, init);
     const answer = (await response.json().catch(() => ({}))) as T & ErrorBody;
     if (response.ok) return { state: 'ok', value: answer };
-    if (response.status >= 500 && response.status !== 501) return { state: 'unreachable' };
+    if (response.status >= 500 && response.status !== 501) {
+      const why = response.status === 507 ? answer.error?.message : undefined;
+      return { state: 'unreachable', ...(why ? { why } : {}) };
+    }
     return {
       state: 'refused',
       code: answer.error?.code ?? String(response.status),
@@ -34,4 +33,21 @@ export async function postJson<T>(path: string, body: unknown): Promise<Sent<T>>
   } catch {
     return { state: 'unreachable' };
   }
+}
+
+/** Sends JSON, or text that already is JSON, to the API. */
+export function sendJson<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<Sent<T>> {
+  return send<T>(path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+}
+
+export const postJson = <T>(path: string, body: unknown) => sendJson<T>('POST', path, body);
+
+/** Sends a file as it is. */
+export function putBytes(path: string, blob: Blob): Promise<Sent<unknown>> {
+  const type = blob.type || 'application/octet-stream';
+  return send(path, { method: 'PUT', headers: { 'content-type': type }, body: blob });
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { length, line, words } from '../../base/joi';
+import { id, length, line, words } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 
 /** Distance from something that will not move. */
@@ -32,6 +32,8 @@ export type SurfaceEntry = EntryBase & {
   readonly what: string;
   /** Distance to the side of the line, feet. */
   readonly offsetFt?: number;
+  /** The thing of the walk over the line (`property.surroundings`) that this gives a footage. */
+  readonly seenOnWalk?: string;
 };
 
 export const locateKeys = {
@@ -52,4 +54,4 @@ export const locateKeys = {
   blockedBy: line(),
 };
 
-export const surfaceKeys = { what: words(80).required(), offsetFt: length() };
+export const surfaceKeys = { what: words(80).required(), offsetFt: length(), seenOnWalk: id() };

@@ -1,0 +1,83 @@
+import type { Fault, Outcome } from '../base/fault';
+import { faultsFromJoi, sayGot } from '../base/fault';
+import { VALIDATION } from '../base/joi';
+import type { Inspection, Line, Span } from './inspection';
+import { lineSchema, spanSchema } from './inspection';
+import type { Job } from './job';
+import { jobSchema } from './job';
+import type { Property } from './property';
+import { propertySchema } from './property';
+
+/**
+ * A change of a job's facts: fields laid over the ones there are, `null` takes one out; lines and spans
+ * replace theirs whole.
+ */
+export type FactsChange = {
+  readonly job?: Nullable<Partial<Omit<Job, 'id' | 'referenceRunId'>>>;
+  readonly property?: Nullable<Partial<Property>>;
+  readonly lines?: readonly Line[];
+  readonly spans?: readonly Span[];
+};
+
+type Nullable<T> = { readonly [K in keyof T]: T[K] | null };
+
+/** Facts that belong to the record and not to a form. */
+const FIXED = ['id', 'referenceRunId'];
+
+function lay<T extends object>(facts: T, change: object | undefined): T {
+  const laid = new Map<string, unknown>(Object.entries(facts));
+  for (const [field, value] of Object.entries(change ?? {})) {
+    if (FIXED.includes(field)) continue;
+    if (value === null) laid.delete(field);
+    else laid.set(field, value);
+  }
+  return Object.fromEntries(laid) as T;
+}
+
+/** Lays a change over an inspection, without checking it. */
+export function applyFacts(inspection: Inspection, change: FactsChange): Inspection {
+  return {
+    ...inspection,
+    job: lay(inspection.job, change.job),
+    property: lay(inspection.property, change.property),
+    ...(change.lines ? { lines: change.lines } : {}),
+    ...(change.spans ? { spans: change.spans } : {}),
+  };
+}
+
+/** Checks a change of unknown shape against the job it is for: the facts afterwards must be whole. */
+export function checkFacts(inspection: Inspection, value: unknown): Outcome<Inspection> {
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return { ok: false, faults: [{ path: '', expected: 'facts (an object)', got: sayGot(value) }] };
+  const change = value as FactsChange;
+  const faults: Fault[] = (['job', 'property'] as const).flatMap((part) => {
+    const said: unknown = change[part];
+    return said === undefined || (typeof said === 'object' && said !== null && !Array.isArray(said))
+      ? []
+      : [{ path: part, expected: 'an object', got: sayGot(said) }];
+  });
+  if (faults.length > 0) return { ok: false, faults };
+  const after = applyFacts(inspection, change);
+  const check = (schema: typeof jobSchema, part: unknown, path: (string | number)[]) => {
+    const { error } = schema.validate(part, VALIDATION);
+    if (error) faults.push(...faultsFromJoi(error, path));
+  };
+  check(jobSchema, after.job, ['job']);
+  check(propertySchema, after.property, ['property']);
+  const lists = { lines: lineSchema, spans: spanSchema } as const;
+  for (const [name, schema] of Object.entries(lists) as ['lines' | 'spans', typeof lineSchema][]) {
+    const list: unknown = change[name];
+    if (list === undefined) continue;
+    if (!Array.isArray(list)) faults.push({ path: name, expected: 'a list', got: sayGot(list) });
+    else list.forEach((item: unknown, index) => check(schema, item, [name, index]));
+  }
+  faults.push(...periodFaults(after.job));
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: after };
+}
+
+function periodFaults({ inspectionPeriodEndsOn: endsOn, scheduledFor }: Job): Fault[] {
+  const scopedOn = String(scheduledFor).slice(0, 10);
+  if (endsOn === undefined || endsOn >= scopedOn) return [];
+  const expected = `a day on or after the scope (${scopedOn})`;
+  return [{ path: 'job.inspectionPeriodEndsOn', expected, got: endsOn, next: 'check both dates' }];
+}

@@ -1,0 +1,65 @@
+import Joi from 'joi';
+import { flag, length, line, words } from '../base/joi';
+import type { OwnWord } from '../callout/draft';
+
+/** A camera head: what decides where it fits. */
+export type Head = { readonly name: string; readonly diameterIn: number; readonly levels: boolean };
+
+/** The inspector's rig, and what is assumed of it for the reach estimate. */
+export type Equipment = {
+  /** Length of the push rod, feet. */
+  readonly rodFt: number;
+  /** Weight of the rod, pounds per foot. */
+  readonly rodLbPerFt: number;
+  /** Push that a hand keeps up at the access, pounds. */
+  readonly pushLb: number;
+  readonly heads: readonly Head[];
+  readonly skids: readonly string[];
+};
+
+/** What an inspector sets once, for every job on this machine. */
+export type Preferences = { readonly equipment: Equipment; readonly ownWords: readonly OwnWord[] };
+
+/**
+ * A common rod: half an inch of glass fiber weighs about 0.15 lb a foot; a hand on a wet rod keeps up
+ * about 40 lb. Both are assumptions that the settings screen shows and lets change.
+ */
+export const DEFAULT_PREFERENCES: Preferences = {
+  equipment: {
+    rodFt: 200,
+    rodLbPerFt: 0.15,
+    pushLb: 40,
+    heads: [
+      { name: 'standard head', diameterIn: 1.7, levels: true },
+      { name: 'small head', diameterIn: 1, levels: false },
+    ],
+    skids: ['4 in skid'],
+  },
+  ownWords: [],
+};
+
+export const equipmentSchema = Joi.object({
+  rodFt: length().greater(0).max(2000).required(),
+  rodLbPerFt: Joi.number().greater(0).max(5).required(),
+  pushLb: Joi.number().greater(0).max(500).required(),
+  heads: Joi.array()
+    .items(
+      Joi.object({
+        name: words(80).required(),
+        diameterIn: length().greater(0).max(24).required(),
+        levels: flag().required(),
+      }),
+    )
+    .min(1)
+    .max(20)
+    .required(),
+  skids: Joi.array().items(line(80)).max(20).required(),
+});
+
+export const preferencesSchema = Joi.object({
+  equipment: equipmentSchema.required(),
+  ownWords: Joi.array()
+    .items(Joi.object({ says: words(80).required(), means: words(120).required() }))
+    .max(500)
+    .required(),
+});

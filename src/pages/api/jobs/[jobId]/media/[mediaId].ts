@@ -1,0 +1,53 @@
+import { mediaTypeOf } from '#core/formats/media-type';
+import { dataFolder, database } from '#server/database';
+import { answer, Refusal, refuseConflict, refuseUnknown } from '#server/http/answer';
+import { BODY_LIMITS, readBytes } from '#server/http/body';
+import { endpoint } from '#server/http/endpoint';
+import { knownJobId, refuseMethod } from '#server/http/params';
+import { findMedia, storeMedia } from '#server/media';
+
+/** Stores a still or a voice note under the id the device gave it. */
+export const PUT = endpoint(async (context) => {
+  const jobId = knownJobId(context);
+  const id = context.params['mediaId'] ?? '';
+  const bytes = await readBytes(context.request, BODY_LIMITS.media);
+  const type = mediaTypeOf(bytes);
+  if (type === null) {
+    throw new Refusal(
+      415,
+      'bad-type',
+      'Expected a JPEG or PNG still, or a short sound. The content is something else; nothing was stored. Take the still again.',
+    );
+  }
+  const media = { type, bytes };
+  const outcome = storeMedia(
+    database(),
+    dataFolder(),
+    { jobId, id },
+    media,
+    new Date().toISOString(),
+  );
+  if (outcome === 'conflict') throw refuseConflict('still');
+  return answer({ outcome, type }, outcome === 'stored' ? 201 : 200);
+});
+
+export const GET = endpoint((context) => {
+  const media = findMedia(
+    database(),
+    dataFolder(),
+    knownJobId(context),
+    context.params['mediaId'] ?? '',
+  );
+  if (!media) throw refuseUnknown('still');
+  return new Response(new Uint8Array(media.bytes), {
+    headers: {
+      'content-type': media.type,
+      // An id never gets other content: what was seen once can be kept.
+      'cache-control': 'private, max-age=31536000, immutable',
+    },
+  });
+});
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET or PUT');
+});

@@ -1,0 +1,24 @@
+import { faultsFromJoi } from '#core/base/fault';
+import { VALIDATION } from '#core/base/joi';
+import { type Preferences, preferencesSchema } from '#core/site/equipment';
+import { database } from '#server/database';
+import { answer, refuseFaults } from '#server/http/answer';
+import { BODY_LIMITS, readJson } from '#server/http/body';
+import { endpoint } from '#server/http/endpoint';
+import { refuseMethod } from '#server/http/params';
+import { loadPreferences, storePreferences } from '#server/preferences';
+
+/** The rig and the inspector's own words. */
+export const GET = endpoint(() => answer(loadPreferences(database())));
+
+export const PUT = endpoint(async ({ request }) => {
+  const value = await readJson(request, BODY_LIMITS.record);
+  const { error } = preferencesSchema.required().validate(value, VALIDATION);
+  if (error) throw refuseFaults(faultsFromJoi(error));
+  storePreferences(database(), value as Preferences);
+  return answer({ outcome: 'stored' });
+});
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET or PUT');
+});

@@ -1,0 +1,17 @@
+/** The cache of pages that can be opened without the server. The service worker reads it too. */
+const PAGES = 'chert-pages';
+
+/**
+ * Starts the service worker and keeps this job's Scope and Site for a time without the server. A browser
+ * that has none, or a page that is not secure, works online as before.
+ */
+export function keepOffline(jobId: string): void {
+  if (!('serviceWorker' in navigator)) return;
+  const base = `/jobs/${encodeURIComponent(jobId)}`;
+  void navigator.serviceWorker
+    .register('/service-worker.js')
+    .then(() => navigator.serviceWorker.ready)
+    .then(() => window.caches.open(PAGES))
+    .then((cache) => Promise.all([`${base}/scope`, `${base}/site`].map((path) => cache.add(path))))
+    .catch(() => undefined);
+}

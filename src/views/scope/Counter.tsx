@@ -1,0 +1,54 @@
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import styles from './CalloutLine.module.css';
+
+type Props = {
+  readonly counterFt: number;
+  readonly onCounter: (counterFt: number) => void;
+  readonly onStep: (byFt: number) => void;
+};
+
+/** The reel's counter, typed or stepped; half-typed text is kept until it is a number. */
+export function Counter({ counterFt, onCounter, onStep }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const commit = () => {
+    const value = Number(typed);
+    if (typed !== null && typed.trim() !== '' && Number.isFinite(value) && value >= 0)
+      onCounter(value);
+    setTyped(null);
+  };
+  return (
+    <div className={styles['counter']}>
+      <label htmlFor="counter">Counter, ft</label>
+      <div>
+        <button type="button" aria-label="Counter down one foot" onClick={() => onStep(-1)}>
+          <Minus size={20} aria-hidden="true" />
+        </button>
+        <input
+          id="counter"
+          inputMode="decimal"
+          value={typed ?? counterFt.toFixed(1)}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            commit();
+            document.getElementById('line')?.focus();
+          }}
+        />
+        <button type="button" aria-label="Counter up one foot" onClick={() => onStep(1)}>
+          <Plus size={20} aria-hidden="true" />
+        </button>
+      </div>
+      <div className={styles['tenths']}>
+        {[-5, -0.1, 0.1, 5].map((byFt) => (
+          <button key={byFt} type="button" onClick={() => onStep(byFt)}>
+            {byFt > 0 ? `+${byFt}` : `−${-byFt}`}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

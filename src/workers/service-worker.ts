@@ -1,0 +1,40 @@
+import { clientsClaim } from 'workbox-core';
+import { ExpirationPlugin } from 'workbox-expiration';
+import { precacheAndRoute } from 'workbox-precaching';
+import { registerRoute } from 'workbox-routing';
+import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+
+declare const self: ServiceWorkerGlobalScope;
+/** The files of the build, put in by the build. */
+declare const PRECACHE: { readonly url: string; readonly revision: string | null }[];
+
+/** How long a page waits for the server before the kept one is shown, seconds. */
+const PAGE_WAIT_S = 4;
+
+// A new version takes over at once: what the inspector did is in the device's store, not in the page.
+void self.skipWaiting();
+clientsClaim();
+
+precacheAndRoute(PRECACHE);
+
+/** Pages come fresh from the server; without it, as they were kept. Only jobs' pages and the Desk. */
+registerRoute(
+  ({ request, url }) =>
+    request.mode === 'navigate' && (url.pathname === '/' || url.pathname.startsWith('/jobs/')),
+  new NetworkFirst({
+    cacheName: 'chert-pages',
+    networkTimeoutSeconds: PAGE_WAIT_S,
+    plugins: [new ExpirationPlugin({ maxEntries: 200 })],
+    matchOptions: { ignoreVary: true, ignoreSearch: true },
+  }),
+);
+
+/** Stills never change under their id. */
+registerRoute(
+  ({ request, url }) =>
+    request.method === 'GET' && /^\/api\/jobs\/[^/]+\/media\//.test(url.pathname),
+  new CacheFirst({
+    cacheName: 'chert-media',
+    plugins: [new ExpirationPlugin({ maxEntries: 400, purgeOnQuotaError: true })],
+  }),
+);
