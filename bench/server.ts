@@ -1,22 +1,17 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
 import { inspectionWith } from './log';
 import type { Row } from './row';
+import { median, sayTimes } from './times';
+import { benchTyping } from './typing';
 
 const PORT = 4873;
 const BASE = `http://127.0.0.1:${PORT}`;
 const JSON_TYPE = { 'content-type': 'application/json' };
-
-const at = (sorted: readonly number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!;
-const say = (times: readonly number[]) => {
-  const sorted = [...times].sort((a, b) => a - b);
-  return `p50 ${at(sorted, 0.5).toFixed(1)} ms, p99 ${at(sorted, 0.99).toFixed(1)} ms`;
-};
 
 async function untilAnswers(): Promise<void> {
   for (;;) {
@@ -85,10 +80,7 @@ async function firstPaint(path: string): Promise<number> {
     await context.close();
   }
   await browser.close();
-  return at(
-    times.sort((a, b) => a - b),
-    0.5,
-  );
+  return median(times);
 }
 
 /** Times start-up, first pages and durable writes of the built app. */
@@ -113,6 +105,15 @@ export async function benchServer(): Promise<Row[]> {
     await report();
     const reports = [];
     for (let round = 0; round < 20; round += 1) reports.push(await time(report));
+    await fetch(`${BASE}/api/jobs/import`, {
+      method: 'POST',
+      headers: JSON_TYPE,
+      body: readFileSync('demo/alder-bend.chert.json', 'utf8'),
+    });
+    const typing = await benchTyping(BASE, [
+      [34, 'demo-alder-bend'],
+      [200, 'bench-200'],
+    ]);
     const one = await postEntries(1, 100);
     const fifty = await postEntries(50, 10);
     return [
@@ -136,9 +137,10 @@ export async function benchServer(): Promise<Row[]> {
         aim: '–',
         got: `${(await firstPaint('/jobs/bench-200/scope')).toFixed(0)} ms`,
       },
-      { what: 'report page, 200 entries, whole answer', aim: '–', got: say(reports) },
-      { what: 'entry POST, durable, 1 client', aim: '–', got: say(one) },
-      { what: 'entry POST, durable, 50 clients', aim: '–', got: say(fifty) },
+      ...typing,
+      { what: 'report page, 200 entries, whole answer', aim: '–', got: sayTimes(reports) },
+      { what: 'entry POST, durable, 1 client', aim: '–', got: sayTimes(one) },
+      { what: 'entry POST, durable, 50 clients', aim: '–', got: sayTimes(fifty) },
     ];
   } finally {
     (server as ChildProcess | null)?.kill();

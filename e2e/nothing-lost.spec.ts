@@ -83,10 +83,13 @@ test('two tabs log the same run: each sees the other, nothing is doubled', async
   await second.goto(`/jobs/${id}/scope`);
   await expect(second.getByLabel('Call out what you see')).toBeFocused();
   for (let round = 0; round < 6; round += 1) {
+    await first.bringToFront();
     await callOut(first, `tee ${20 + round * 2} ft`);
+    await second.bringToFront();
     await callOut(second, `wye ${21 + round * 2} ft`);
   }
   for (const page of [first, second]) {
+    await page.bringToFront();
     await expectSaved(page);
     await show(page, 'List');
     await expect(page.getByRole('region', { name: 'Log of run R1' }).getByRole('listitem')).toHaveCount(12); // prettier-ignore

@@ -48,7 +48,7 @@ function judge(
 
 /** Reads every held-out call-out and says how it went. */
 export function scoreHeldOut(): Scored[] {
-  const path = new URL('held-out.json', import.meta.url);
+  const path = 'bench/callouts/held-out.json';
   const { callouts } = JSON.parse(readFileSync(path, 'utf8')) as { callouts: HeldOut[] };
   return callouts.map(({ say, counterFt, pass, log = [], want, may = [] }): Scored => {
     const standing = log.map(

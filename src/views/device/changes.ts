@@ -43,6 +43,18 @@ const put = <T extends { readonly id: string }>(list: readonly T[], item: T): T[
     ? list.map((one) => (one.id === item.id ? item : one))
     : [...list, item];
 
+/**
+ * What a page knows after the store changed. Another tab may forget what its own, newer page shows; this
+ * page still needs it. Only what was refused can be taken out.
+ */
+export function mergeKept(before: readonly Kept[], now: readonly Kept[]): Kept[] {
+  const keys = new Set(now.map(({ key }) => key));
+  const forgotten = before
+    .filter(({ key, state }) => !keys.has(key) && state !== 'refused')
+    .map((kept): Kept => ({ ...kept, state: 'sent' }));
+  return [...forgotten, ...now].sort((a, b) => a.seq - b.seq);
+}
+
 /** Lays changes of this device over what the server has, in order. What is there already stays once. */
 export function applyChanges(inspection: Inspection, changes: readonly Change[]): Inspection {
   let after = inspection;

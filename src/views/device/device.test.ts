@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry } from '#core/log/entry';
 import { inspectionOf, runOf } from '#core/testing/build';
-import { applyChanges, type Change, isShown } from './changes';
+import { applyChanges, type Change, isShown, type Kept, mergeKept } from './changes';
 import { type SaveState, type Sender, startSender } from './sender';
 import { MEDIA_MOST_BYTES } from '#core/formats/media-type';
 import { checkStill } from './still';
@@ -144,6 +144,19 @@ describe('what the server shows', () => {
     expect((await listKept(JOB)).map(({ change }) => change)).toEqual([logged('b')]);
     await forgetShown(shows('a', 'b'));
     expect(await listKept(JOB)).toEqual([]);
+  });
+
+  it('is kept in a page that is older than the tab that forgot it; what was refused can be taken out', () => {
+    const kept = (id: string, seq: number, state: Kept['state']): Kept => ({ seq, jobId: JOB, key: id, change: logged(id), state }); // prettier-ignore
+    const before = [kept('a', 1, 'sent'), kept('b', 2, 'waiting'), kept('c', 3, 'refused')];
+    expect(
+      mergeKept(before, [kept('d', 4, 'waiting')]).map(({ key, state }) => [key, state]),
+    ).toEqual([
+      ['a', 'sent'],
+      ['b', 'sent'],
+      ['d', 'waiting'],
+    ]);
+    expect(mergeKept(before, [kept('b', 2, 'sent')]).map(({ key }) => key)).toEqual(['a', 'b']);
   });
 
   it('with this device’s changes laid over it has each entry once, in order, however often they are laid', () => {

@@ -2,7 +2,7 @@ import { type Outcome, sendWaiting } from './send';
 import { listWaiting } from './store';
 
 /** Waits between tries while the server does not answer, ms. */
-const RETRY_MS = [1_000, 2_000, 5_000, 15_000] as const;
+const RETRY_MS = [1_000, 2_000, 3_000, 5_000] as const;
 
 export type SaveState = {
   readonly kind: 'saved' | 'sending' | 'unreachable';

@@ -4,7 +4,7 @@ import { ulid } from 'ulid';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import { localInstant } from '../shared/time';
-import { applyChanges, type Change, type Kept } from './changes';
+import { applyChanges, type Change, type Kept, mergeKept } from './changes';
 import { keepOffline } from './offline';
 import { type SaveState, type Sender, startSender } from './sender';
 import { forgetShown, keepChanges, keepMedia, listKept, takeOut } from './store';
@@ -42,7 +42,7 @@ export function useJob(stored: Inspection): JobOnDevice {
     let waitingBefore = -1;
     const live = liveQuery(() => listKept(jobId)).subscribe({
       next: (list) => {
-        setKept(list);
+        setKept((before) => mergeKept(before, list));
         const keys = new Set(list.map(({ change }) => identityOf(change)));
         setFresh((now) => {
           const left = now.filter((change) => !keys.has(identityOf(change)));

@@ -1,6 +1,7 @@
 import { LocateFixed } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
+import { sayEntry } from '#core/log/say-entry';
 import { segmentAt } from '#core/lateral/segments';
 import panel from '../panel.module.css';
 import type { Scope } from '../useScope';
@@ -32,16 +33,15 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
   const [isAway, setAway] = useState(false);
   const log = scope.axis?.log;
 
-  const shown = useMemo(
-    () =>
-      run.entries.filter(
-        (entry) =>
-          entry.kind !== 'retract' &&
-          entry.readingFt !== null &&
-          log?.fallen.get(entry.id) === undefined,
-      ),
-    [run.entries, log],
-  );
+  const [shown, loose] = useMemo(() => {
+    const standing = run.entries.filter(
+      ({ id, kind }) => kind !== 'retract' && log?.fallen.get(id) === undefined,
+    );
+    return [
+      standing.filter(({ readingFt }) => readingFt !== null),
+      standing.filter(({ readingFt }) => readingFt === null),
+    ] as const;
+  }, [run.entries, log]);
   const scale = useMemo(
     () =>
       scaleTape(
@@ -129,7 +129,18 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
       <div className={styles['index']} aria-hidden="true">
         <span>{counterFt.toFixed(1)}</span>
       </div>
-      {shown.length === 0 && (
+      {loose.length > 0 && (
+        <ul className={styles['loose']} aria-label="No footage yet">
+          {loose.map((entry) => (
+            <li key={entry.id}>
+              <button type="button" onClick={() => acts.correct(entry)}>
+                {sayEntry(entry).title}: no footage yet
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {shown.length === 0 && loose.length === 0 && (
         <p className={styles['empty']}>
           What you call out hangs here at its foot. Say where the pipe begins, for example{' '}
           <kbd>0 cast iron 4 in</kbd>, then what you see as you push on.
