@@ -27,6 +27,8 @@ type Props = {
   readonly onRun: (runId: string) => void;
   readonly onNewRun: () => void;
   readonly onLeave: () => void;
+  /** Puts a changed set-up in the place of this run's. */
+  readonly onSetup: (setup: Omit<Run, 'entries'>) => void;
 };
 
 /** The state of the run: pass, water, what the head is in, and what is still open. */
@@ -34,6 +36,10 @@ export function RunState(props: Props) {
   const { scope, inspection, run, place, position, onPass, onAppend, onRun, onNewRun } = props;
   const { pass, counterFt } = place;
   const water = useWater(scope);
+  const giveUp = () => {
+    const { entries: _entries, outcome, ...setup } = run;
+    props.onSetup(outcome === 'abandoned' ? setup : { ...setup, outcome: 'abandoned' });
+  };
   return (
     <section className={styles['panel']} aria-label="State of the run">
       <Choice
@@ -82,6 +88,9 @@ export function RunState(props: Props) {
           )}
           <button type="button" onClick={onNewRun}>
             New run
+          </button>
+          <button type="button" aria-pressed={run.outcome === 'abandoned'} onClick={giveUp}>
+            {run.outcome === 'abandoned' ? 'Given up: take it up again' : 'Give this run up'}
           </button>
           {position.isAble && (
             <button type="button" aria-pressed={position.isOn} onClick={position.toggle}>

@@ -190,6 +190,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 }}
                 onNewRun={() => setSettingUp(true)}
                 onLeave={() => setView('leave')}
+                onSetup={(setup) => job.change({ what: 'run', setup })}
               />
             </div>
             <CalloutLine
