@@ -95,13 +95,16 @@ export function useJob(stored: Inspection): JobOnDevice {
     [jobId],
   );
 
+  const done = useMemo(
+    () => [...kept.filter(({ state }) => state !== 'refused').map((one) => one.change), ...fresh],
+    [kept, fresh],
+  );
+  // That something was kept or sent changes no fact: what is computed from the facts stays as it is.
+  const sequence = done.map(identityOf).join('\n');
   const inspection = useMemo(
-    () =>
-      applyChanges(stored, [
-        ...kept.filter(({ state }) => state !== 'refused').map((one) => one.change),
-        ...fresh,
-      ]),
-    [stored, kept, fresh],
+    () => applyChanges(stored, done),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [stored, sequence],
   );
   const waiting = useMemo(
     () => [

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import type { Preferences } from '#core/site/equipment';
@@ -47,6 +47,17 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [line, setLine] = useState('');
   const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords);
+  // The drawing may follow a frame later: what was logged stands on the tape at once.
+  const drawn = useDeferredValue(scope);
+  const select = useCallback(
+    (number: number) => {
+      setSelected(number);
+      const finding = drawn.derived.findings.find((one) => one.number === number);
+      const id = finding?.entryIds.at(-1);
+      if (id !== undefined) setChosenId(id);
+    },
+    [drawn.derived],
+  );
   const standing = scope.axis?.log.standing ?? [];
   // A correction takes the place of what was chosen.
   const chosen = chosenId === null ? null : (scope.axis?.log.heirsOf(chosenId)[0] ?? null);
@@ -86,11 +97,6 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
       document.getElementById('still')?.click();
     },
   };
-  const select = (number: number) => {
-    setSelected(number);
-    const id = scope.derived.findings.find((finding) => finding.number === number)?.entryIds.at(-1);
-    if (id !== undefined) setChosenId(id);
-  };
   const unsent = new Set(
     job.waiting.flatMap(({ change }) => (change.what === 'entry' ? [change.entry.id] : [])),
   );
@@ -120,8 +126,8 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
       <main className={styles['work']}>
         <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>
         <SectionPanel
-          derived={scope.derived}
-          headFt={run && scope.headFt !== null ? scope.headFt : undefined}
+          derived={drawn.derived}
+          headFt={run && drawn.headFt !== null ? drawn.headFt : undefined}
           selected={selected}
           onSelect={select}
         />

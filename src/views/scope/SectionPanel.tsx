@@ -1,5 +1,13 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  memo,
+  type PointerEvent,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import type { Derived } from '#core/derive';
 import type { Interval } from '#core/base/interval';
 import { buildSection, wholeView } from '#core/section/build';
@@ -21,7 +29,8 @@ const CLOSEST_FT = 8;
 const DRAG_FROM = 12;
 
 /** The Section over the field screen: zoom by drag, by keys and by buttons. */
-export function SectionPanel({ derived, headFt, selected, onSelect }: Props) {
+export const SectionPanel = memo(function SectionPanel(props: Props) {
+  const { derived, headFt, selected, onSelect } = props;
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1248);
   const [view, setView] = useState<Interval | null>(null);
@@ -156,4 +165,4 @@ export function SectionPanel({ derived, headFt, selected, onSelect }: Props) {
       </div>
     </section>
   );
-}
+});
