@@ -1,6 +1,6 @@
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import styles from './CalloutLine.module.css';
+import styles from './Counter.module.css';
 
 type Props = {
   readonly counterFt: number;

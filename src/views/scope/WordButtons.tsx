@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import styles from './CalloutLine.module.css';
+import styles from './WordButtons.module.css';
 import { GROUPS, PAD, QUALITIES, THINGS, type WordButton } from './words';
 
 type Props = { readonly line: string; readonly onLine: (line: string) => void };
