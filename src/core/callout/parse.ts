@@ -72,7 +72,7 @@ function settleFlag(draft: EntryDraft, context: CalloutContext): EntryDraft {
   return flag ? { ...draft, replaces: flag.id } : draft;
 }
 
-type Settled = ReadonlyMap<number, Unit | 'other'>;
+type Settled = ReadonlyMap<number, Unit>;
 
 function readSheet(
   text: string,
@@ -95,14 +95,13 @@ function readSheet(
   return null;
 }
 
-const UNIT_SAYS: Readonly<Record<Unit | 'other', (said: string) => string>> = {
+const UNIT_SAYS: Readonly<Record<Unit, (said: string) => string>> = {
   ft: (said) => `at ${said} ft`,
   in: (said) => `${said} in`,
   hour: (said) => `${said} o’clock`,
   deg: (said) => `${said}°`,
   part: (said) => `${said} of the bore`,
   '%': (said) => `${said}%`,
-  other: (said) => said,
 };
 
 /** Reads one clause; a number that fits two meanings gives a choice of readings. */

@@ -3,7 +3,7 @@ import { joinNumerals } from './numerals';
 import { type Amount, type Term, termsOf, type Unit } from './terms';
 
 /** A number that fits two meanings; the reader took the first. */
-export type Doubt = { readonly term: number; readonly units: readonly (Unit | 'other')[] };
+export type Doubt = { readonly term: number; readonly units: readonly Unit[] };
 
 /**
  * The terms of one call-out, claimed one by one as they are understood. What nobody claimed at the end
@@ -35,7 +35,7 @@ export type Sheet = {
   readonly doubt: (index: number, units: Doubt['units']) => void;
   readonly doubts: () => readonly Doubt[];
   /** What a doubtful number was said to mean; `null` when nobody has said. */
-  readonly settled: (index: number) => Unit | 'other' | null;
+  readonly settled: (index: number) => Unit | null;
   /** What nobody claimed, as it was written. */
   readonly rest: () => string;
   readonly text: string;
@@ -47,12 +47,12 @@ export const readTerms = (text: string): Term[] => termsOf(joinNumerals(lexCallo
 /** Starts reading a call-out. `settled` says what doubtful numbers mean, by the place of their term. */
 export function openSheet(
   text: string,
-  settled: ReadonlyMap<number, Unit | 'other'> = new Map(),
+  settled: ReadonlyMap<number, Unit> = new Map(),
   read: readonly Term[] = readTerms(text),
 ): Sheet {
   const terms = read.map((term, index): Term => {
     const unit = settled.get(index);
-    if (!term.amount || unit === undefined || unit === 'other') return term;
+    if (!term.amount || unit === undefined) return term;
     return { ...term, amount: { ...term.amount, unit } };
   });
   // Pairs are laid over the draft at the end: no frame reads them.

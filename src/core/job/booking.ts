@@ -49,7 +49,11 @@ function blankFaults(booking: Booking): Fault[] {
     }));
 }
 
-function periodFault({ inspectionPeriodEndsOn, scheduledFor }: Booking): Fault | null {
+/** The period may not end before the day of the scope. */
+export function periodFault({
+  inspectionPeriodEndsOn,
+  scheduledFor,
+}: Pick<Job, 'inspectionPeriodEndsOn' | 'scheduledFor'>): Fault | null {
   const scopedOn = scheduledFor.slice(0, 10);
   if (inspectionPeriodEndsOn === undefined || inspectionPeriodEndsOn >= scopedOn) return null;
   return {

@@ -1,6 +1,7 @@
 import type { Fault, Outcome } from '../base/fault';
 import { faultsFromJoi, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
+import { periodFault } from './booking';
 import type { Inspection, Line, Span } from './inspection';
 import { lineSchema, spanSchema } from './inspection';
 import type { Job } from './job';
@@ -71,13 +72,7 @@ export function checkFacts(inspection: Inspection, value: unknown): Outcome<Insp
     if (!Array.isArray(list)) faults.push({ path: name, expected: 'a list', got: sayGot(list) });
     else list.forEach((item: unknown, index) => check(schema, item, [name, index]));
   }
-  faults.push(...periodFaults(after.job));
+  const late = faults.length === 0 ? periodFault(after.job) : null;
+  if (late) faults.push({ ...late, path: `job.${late.path}` });
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: after };
-}
-
-function periodFaults({ inspectionPeriodEndsOn: endsOn, scheduledFor }: Job): Fault[] {
-  const scopedOn = String(scheduledFor).slice(0, 10);
-  if (endsOn === undefined || endsOn >= scopedOn) return [];
-  const expected = `a day on or after the scope (${scopedOn})`;
-  return [{ path: 'job.inspectionPeriodEndsOn', expected, got: endsOn, next: 'check both dates' }];
 }

@@ -2,7 +2,8 @@ import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import type { Preferences } from '#core/site/equipment';
-import { type Light, TopBar } from '#ui/TopBar';
+import type { Light } from '#ui/TopBar';
+import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
 import { useLight } from '../shared/useLight';
 import { BeforeLeave } from './BeforeLeave';
@@ -12,7 +13,6 @@ import { LogList } from './LogList';
 import { Picture } from './Picture';
 import { RunSetup } from './RunSetup';
 import { RunState } from './RunState';
-import { SaveMark } from './SaveMark';
 import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
 import { Tape } from './tape/Tape';
@@ -104,25 +104,14 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
 
   return (
     <div className={styles['screen']}>
-      <TopBar
-        light={light}
-        path={`/jobs/${inspection.job.id}/scope`}
-        job={{
-          id: inspection.job.id,
-          title: inspection.job.title,
-          ...(run ? { detail: `from ${run.accessPointId}, facing ${run.facing}` } : {}),
-        }}
+      <JobBar
+        job={job}
         stage="scope"
-        waiting={{ scope: blockers }}
+        light={light}
         onLight={switchLight}
-      >
-        <SaveMark
-          save={job.save}
-          waiting={job.waiting}
-          trouble={job.trouble}
-          onTakeOut={job.takeOut}
-        />
-      </TopBar>
+        detail={run ? `from ${run.accessPointId}, facing ${run.facing}` : undefined}
+        waiting={{ scope: blockers }}
+      />
       <main className={styles['work']}>
         <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>
         <SectionPanel

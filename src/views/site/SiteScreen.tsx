@@ -4,9 +4,9 @@ import type { Inspection } from '#core/job/inspection';
 import { cautionsFor } from '#core/site/cautions';
 import type { Preferences } from '#core/site/equipment';
 import { rankAccess } from '#core/site/rank-access';
-import { type Light, TopBar } from '#ui/TopBar';
+import type { Light } from '#ui/TopBar';
+import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
-import { SaveMark } from '../scope/SaveMark';
 import { freeName, letterAt } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useLight } from '../shared/useLight';
@@ -50,20 +50,7 @@ export function SiteScreen({ inspection: stored, preferences, light: storedLight
 
   return (
     <div className={styles['screen']}>
-      <TopBar
-        light={light}
-        path={`/jobs/${inspection.job.id}/site`}
-        job={{ id: inspection.job.id, title: inspection.job.title }}
-        stage="site"
-        onLight={switchLight}
-      >
-        <SaveMark
-          save={job.save}
-          waiting={job.waiting}
-          trouble={job.trouble}
-          onTakeOut={job.takeOut}
-        />
-      </TopBar>
+      <JobBar job={job} stage="site" light={light} onLight={switchLight} />
       <main className={styles['columns']}>
         <div className={styles['main']}>
           <section aria-labelledby="ways-in" className={styles['ways']}>

@@ -1,6 +1,6 @@
 import { sayEntry } from '#core/log/say-entry';
-import type { Change, Kept } from '../device/changes';
-import type { SaveState } from '../device/sender';
+import type { Change, Kept } from './changes';
+import type { SaveState } from './sender';
 import styles from './SaveMark.module.css';
 
 type Props = {
