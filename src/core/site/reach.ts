@@ -6,7 +6,7 @@ import type { Equipment } from './equipment';
  * Friction between a wet rod and the pipe, no unit. Handbook values for wet plastic on the material;
  * an estimate in every case: scale, grease and joints change them.
  */
-const FRICTION: Readonly<Record<Material, number>> = {
+export const FRICTION: Readonly<Record<Material, number>> = {
   'vitrified-clay': 0.35,
   'cast-iron': 0.5,
   'ductile-iron': 0.45,
@@ -22,8 +22,13 @@ const FRICTION: Readonly<Record<Material, number>> = {
   unknown: 0.5,
 };
 /** Push that the head needs to go on over joints and lips, pounds; less than half of it on a skid. */
-const HEAD_DRAG_LB = 3;
-const SKID_DRAG_LB = 1.2;
+export const HEAD_DRAG_LB = 3;
+export const SKID_DRAG_LB = 1.2;
+
+/** What a bend leaves of a push: `e^(−μθ)`, 0 to 1; the angle in degrees. */
+export function capstanRatio(friction: number, angleDeg: number): number {
+  return Math.exp((-friction * angleDeg * Math.PI) / 180);
+}
 
 /** A piece of the way in: a straight, or a bend. */
 export type Leg =
@@ -73,7 +78,7 @@ export function estimateReach(legs: readonly Leg[], equipment: Equipment, onSkid
     last = leg.material;
     if (push <= dragLb) return done(atFt);
     if (leg.kind === 'bend') {
-      const factor = Math.exp((-FRICTION[leg.material] * leg.angleDeg * Math.PI) / 180);
+      const factor = capstanRatio(FRICTION[leg.material], leg.angleDeg);
       push *= factor;
       bendRatio *= factor;
       continue;
