@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainLateral } from '../../testing/laterals';
-import { levelAtIn } from '../line-geometry';
 import type { LateralTruth, TruthLine } from '../truth';
 import { CELL_FT, layBed } from './bed';
 import { depthOfAreaFt, flowCfs, wetAreaSqFt } from './manning';
