@@ -71,6 +71,11 @@ export type Rig = {
 const FEEL_FT = 0.25;
 const SKID_RAISES_IN = 0.5;
 
+/** Height of the lens, and of the transmitter beside it, over the invert, inches. */
+export function lensHeightIn({ headDiameterIn, aid }: RodSetup): number {
+  return headDiameterIn / 2 + (aid === 'none' ? 0 : SKID_RAISES_IN);
+}
+
 /** Puts a camera down an access of a lateral. */
 export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, slip?: Slip): Rig {
   const path = layPath(truth, setup.accessId, setup.facing);
@@ -79,7 +84,7 @@ export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, sl
   const rollSeed = random.between(0, 2 * Math.PI);
   const stops = findStops(path, setup);
   const water = createWater(truth);
-  const lensIn = setup.headDiameterIn / 2 + (setup.aid === 'none' ? 0 : SKID_RAISES_IN);
+  const lensIn = lensHeightIn(setup);
   const depthAt = (atFt: number) => {
     const at = stationAt(path, atFt);
     return at ? water.depthIn(at.line.id, at.stationFt) : 0;

@@ -7,10 +7,11 @@ type Props = {
   readonly query: string;
   readonly newJob?: ReactNode;
   readonly importFile?: ReactNode;
+  readonly practice?: ReactNode;
 };
 
 /** Jobs at work, all jobs, and the ways to start one. */
-export function DeskPage({ desk, query, newJob, importFile }: Props) {
+export function DeskPage({ desk, query, newJob, importFile, practice }: Props) {
   return (
     <main className={styles['desk']}>
       <div className={styles['lists']}>
@@ -100,6 +101,7 @@ export function DeskPage({ desk, query, newJob, importFile }: Props) {
       </div>
       <aside className={styles['start']}>
         {newJob}
+        {practice}
         {importFile}
       </aside>
     </main>

@@ -17,7 +17,12 @@ export type JobOnDevice = {
   readonly waiting: readonly Kept[];
   /** Why this device could not keep something; it is sent from memory, and lost with the page. */
   readonly trouble: string | null;
-  readonly append: (runId: string, drafts: readonly EntryDraft[]) => readonly Entry[];
+  /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
+  readonly append: (
+    runId: string,
+    drafts: readonly EntryDraft[],
+    laterMs?: number,
+  ) => readonly Entry[];
   readonly change: (change: Change) => void;
   /** Keeps a still or a voice note; returns its id, or `null` when this device has no room. */
   readonly addMedia: (blob: Blob) => Promise<string | null>;
@@ -73,8 +78,8 @@ export function useJob(stored: Inspection): JobOnDevice {
     [jobId],
   );
   const append = useCallback(
-    (runId: string, drafts: readonly EntryDraft[]) => {
-      const at = localInstant(new Date());
+    (runId: string, drafts: readonly EntryDraft[], laterMs = 0) => {
+      const at = localInstant(new Date(Date.now() + laterMs));
       const entries = drafts.map((draft) => ({ id: ulid(), at, ...draft }) as Entry);
       change(...entries.map((entry): Change => ({ what: 'entry', runId, entry })));
       return entries;

@@ -20,6 +20,8 @@ type Props = {
   readonly inspection: Inspection;
   readonly run: Run;
   readonly place: Place;
+  /** Whether a rig turns the counter: then it is not set by hand, and its keys move the camera. */
+  readonly isGeared: boolean;
   readonly onPlace: (change: Partial<Place>) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   /** Shows the next view of the middle. */
@@ -37,6 +39,7 @@ function canBeLogged(draft: EntryDraft): boolean {
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
   const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onView } = props;
+  const { isGeared } = props;
   const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
   const ready = useReady();
@@ -91,6 +94,7 @@ export function CalloutLine(props: Props) {
     const isEmpty = line.trim() === '';
     const choice = event.altKey ? preview?.understood.choices[Number(event.key) - 1] : undefined;
     if (choice) append(choice.drafts, line);
+    else if (isGeared && /^Page(Up|Down)$/.test(event.key)) return;
     else if (event.key === 'PageUp') step(fine);
     else if (event.key === 'PageDown') step(-fine);
     else if (event.key === 'ArrowUp' && isEmpty && last) onLine(last);
@@ -115,6 +119,7 @@ export function CalloutLine(props: Props) {
     <section className={styles['bar']} aria-label="Call-out line" onKeyDown={onKeyDown}>
       <Counter
         counterFt={counterFt}
+        isGeared={isGeared}
         onCounter={(next) => onPlace({ counterFt: next })}
         onStep={step}
       />
@@ -158,7 +163,7 @@ export function CalloutLine(props: Props) {
           </button>
         </form>
         <WordButtons line={line} onLine={onLine} />
-        {help && <KeyHelp />}
+        {help && <KeyHelp isGeared={isGeared} />}
       </div>
     </section>
   );

@@ -4,12 +4,13 @@ import styles from './Counter.module.css';
 
 type Props = {
   readonly counterFt: number;
+  readonly isGeared: boolean;
   readonly onCounter: (counterFt: number) => void;
   readonly onStep: (byFt: number) => void;
 };
 
 /** The reel's counter, typed or stepped; half-typed text is kept until it is a number. */
-export function Counter({ counterFt, onCounter, onStep }: Props) {
+export function Counter({ counterFt, isGeared, onCounter, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
     const value = Number(typed);
@@ -17,6 +18,15 @@ export function Counter({ counterFt, onCounter, onStep }: Props) {
       onCounter(value);
     setTyped(null);
   };
+  if (isGeared) {
+    return (
+      <div className={styles['counter']}>
+        <p>Counter, ft</p>
+        <output>{counterFt.toFixed(1)}</output>
+        <p>from the rig</p>
+      </div>
+    );
+  }
   return (
     <div className={styles['counter']}>
       <label htmlFor="counter">Counter, ft</label>

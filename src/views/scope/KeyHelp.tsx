@@ -13,11 +13,25 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'closes this'],
 ];
 
+/** What changes while the simulated rig is open. */
+const RIG_KEYS: readonly (readonly [string, string])[] = [
+  ['Page up, Page down', 'held: push, pull; with Shift slowly'],
+  ['Alt W', 'water on or off'],
+  ['Alt M', 'lets a minute go by'],
+  ['Alt S', 'takes a still'],
+  ['Alt L', 'locates the head'],
+  ['Alt R', 'washes the lens'],
+  ['Alt 0', 'zeroes the counter'],
+];
+
 /** The shortcuts of the field screen. */
-export function KeyHelp() {
+export function KeyHelp({ isGeared }: { readonly isGeared: boolean }) {
+  const keys = isGeared
+    ? [...RIG_KEYS, ...KEYS.filter(([key]) => !key.startsWith('Page up'))]
+    : KEYS;
   return (
     <dl className={styles['help']}>
-      {KEYS.map(([key, does]) => (
+      {keys.map(([key, does]) => (
         <div key={key}>
           <dt>{key}</dt>
           <dd>{does}</dd>

@@ -1,4 +1,4 @@
-import { Camera, CircleStop, Mic } from 'lucide-react';
+import { Cable, Camera, CircleStop, Mic } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
 import type { Entry } from '#core/log/entry';
@@ -6,6 +6,7 @@ import { sayEntry } from '#core/log/say-entry';
 import { checkStill } from '../device/still';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
+import { stillTarget } from './stills';
 import type { Voice } from './useVoice';
 
 type Props = {
@@ -17,12 +18,11 @@ type Props = {
   readonly voice: Voice;
   /** Keeps a still for the entry, or for the place when there is none. */
   readonly onStill: (still: Blob, entry: Entry | null) => void;
+  readonly onRig: () => void;
 };
 
 /** A still this close to the counter is shown as what the head sees, feet. */
 const SHOW_WITHIN_FT = 1;
-/** A still taken this close to the last thing logged belongs to it, feet. */
-const BELONGS_WITHIN_FT = 0.5;
 
 /** The still that belongs here: of what is chosen, else the nearest to the head. */
 function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: number) {
@@ -43,19 +43,13 @@ function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: nu
 }
 
 /** What the camera sees: a still for now, and the button that adds one. */
-export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStill }: Props) {
+export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStill, onRig }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = stillAt(standing, chosen, counterFt);
   const url = useMedia(jobId, shown?.photoIds?.at(-1) ?? null);
   const sound = useMedia(jobId, chosen?.audioId ?? null);
-  const last = standing.findLast(
-    ({ kind }) => kind === 'defect' || kind === 'feature' || kind === 'flag',
-  );
-  const isHere =
-    typeof last?.readingFt === 'number' &&
-    Math.abs(last.readingFt - counterFt) <= BELONGS_WITHIN_FT;
-  const target = chosen ?? (isHere ? last : null);
+  const target = stillTarget(standing, chosen, counterFt);
 
   const onFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
@@ -108,6 +102,9 @@ export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStil
           {target
             ? `Still of ${sayEntry(target).title.toLowerCase()}`
             : `Still at ${counterFt.toFixed(1)}`}
+        </button>
+        <button type="button" onClick={onRig}>
+          <Cable size={20} aria-hidden="true" /> Simulated rig
         </button>
         {voice.isRecording ? (
           <button type="button" data-on="true" onClick={voice.stop}>

@@ -17,6 +17,8 @@ type Props = {
   readonly inspection: Inspection;
   readonly run: Run;
   readonly place: Place;
+  /** How much later than the clock it is in a simulated rig, milliseconds. */
+  readonly laterMs: number;
   readonly position: {
     readonly isAble: boolean;
     readonly isOn: boolean;
@@ -35,7 +37,7 @@ type Props = {
 export function RunState(props: Props) {
   const { scope, inspection, run, place, position, onPass, onAppend, onRun, onNewRun } = props;
   const { pass, counterFt } = place;
-  const water = useWater(scope);
+  const water = useWater(scope, props.laterMs);
   const giveUp = () => {
     const { entries: _entries, outcome, ...setup } = run;
     props.onSetup(outcome === 'abandoned' ? setup : { ...setup, outcome: 'abandoned' });
@@ -188,13 +190,14 @@ function Here({ scope }: { readonly scope: Scope }) {
 }
 
 /** The water's state, and for how long it has been off. */
-function useWater(scope: Scope): { state: WaterState | null; label: string } {
+function useWater(scope: Scope, laterMs: number): { state: WaterState | null; label: string } {
   const [nowMs, setNowMs] = useState<number | null>(null);
   useEffect(() => {
-    setNowMs(Date.now());
-    const timer = window.setInterval(() => setNowMs(Date.now()), 15_000);
+    const tell = () => setNowMs(Date.now() + laterMs);
+    tell();
+    const timer = window.setInterval(tell, 15_000);
     return () => window.clearInterval(timer);
-  }, [scope]);
+  }, [scope, laterMs]);
   const entries = (scope.axis?.log.standing ?? []).filter(
     ({ kind }) => kind === 'water' || kind === 'flow-test',
   );

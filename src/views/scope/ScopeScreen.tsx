@@ -10,7 +10,7 @@ import { BeforeLeave } from './BeforeLeave';
 import { CalloutLine } from './CalloutLine';
 import { FindingsSoFar } from './FindingsSoFar';
 import { LogList } from './LogList';
-import { Picture } from './Picture';
+import { PictureSide } from './PictureSide';
 import { RunSetup } from './RunSetup';
 import { RunState } from './RunState';
 import styles from './ScopeScreen.module.css';
@@ -18,6 +18,8 @@ import { SectionPanel } from './SectionPanel';
 import { Tape } from './tape/Tape';
 import { said, takingBack, useField } from './useField';
 import { usePosition } from './usePosition';
+import { settleStill } from './stills';
+import { useRigOnScope } from './useRigOnScope';
 import { useScope } from './useScope';
 import { useVoice } from './useVoice';
 import { VIEWS, type View, ViewSwitch } from './ViewSwitch';
@@ -34,7 +36,9 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
   const field = useField(inspection, job);
-  const { run, place } = field;
+  const { run } = field;
+  const rig = useRigOnScope(inspection.job.id, field);
+  const { place } = rig;
   const voice = useVoice();
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
@@ -64,7 +68,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
 
   /** Logs, then adds what takes its time: a few spoken words, the position of a locate. */
   const append = (drafts: readonly EntryDraft[]) => {
-    const entries = field.append(drafts);
+    const entries = field.append(settleStill(standing, drafts), rig.laterMs);
     const runId = run?.id;
     if (runId === undefined) return;
     for (const entry of entries) {
@@ -81,8 +85,8 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const addStill = async (still: Blob, entry: Entry | null) => {
     const id = await job.addMedia(still);
     if (id === null || !run) return;
-    if (entry) job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })]);
-    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt: place.counterFt, photoIds: [id] }]); // prettier-ignore
+    if (entry) job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
+    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt: place.counterFt, photoIds: [id] }], rig.laterMs); // prettier-ignore
   };
   const acts = {
     choose: (entry: Entry | null) => {
@@ -133,14 +137,20 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
           />
         ) : (
           <>
-            <div className={styles['panels']} data-picture={view === 'picture'}>
-              <Picture
-                jobId={inspection.job.id}
+            <div
+              className={styles['panels']}
+              data-picture={view === 'picture'}
+              data-rig={rig.memory !== null}
+            >
+              <PictureSide
+                inspection={inspection}
                 run={run}
-                counterFt={place.counterFt}
+                equipment={preferences.equipment}
+                rig={rig}
                 chosen={chosen}
                 standing={standing}
                 voice={voice}
+                onAppend={append}
                 onStill={(still, entry) => void addStill(still, entry)}
               />
               <div className={styles['middle']}>
@@ -176,6 +186,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 inspection={inspection}
                 run={run}
                 place={place}
+                laterMs={rig.laterMs}
                 position={position}
                 onPass={(pass) => field.setPlace({ pass })}
                 onAppend={append}
@@ -196,6 +207,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
               inspection={inspection}
               run={run}
               place={place}
+              isGeared={rig.memory !== null}
               onPlace={field.setPlace}
               onAppend={append}
               onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}

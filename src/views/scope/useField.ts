@@ -13,7 +13,7 @@ export type Field = {
   readonly run: Run | null;
   readonly place: Place;
   readonly setPlace: (change: Partial<Place>) => void;
-  readonly append: (drafts: readonly EntryDraft[]) => readonly Entry[];
+  readonly append: (drafts: readonly EntryDraft[], laterMs?: number) => readonly Entry[];
   readonly showRun: (run: Run) => void;
 };
 
@@ -29,9 +29,9 @@ export function useField(inspection: Inspection, job: JobOnDevice): Field {
   const move = (next: (place: Place) => Place) => {
     if (run) setHeld((now) => ({ ...next(placeIn(now)), runId: run.id }));
   };
-  const append = (drafts: readonly EntryDraft[]) => {
+  const append = (drafts: readonly EntryDraft[], laterMs = 0) => {
     if (!run) return [];
-    const entries = job.append(run.id, drafts);
+    const entries = job.append(run.id, drafts, laterMs);
     move((now) =>
       entries.reduce(
         ({ counterFt, pass }, entry) => ({
