@@ -3,11 +3,13 @@ import { cpus } from 'node:os';
 import { meanKeys, TYPED_SCOPE, withFootage } from '#core/testing/typed-scope';
 import { scoreHeldOut } from './callouts/score';
 import { benchCore } from './core';
+import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
 import { benchServer } from './server';
 
 const core = await benchCore();
 const server = await benchServer();
+const rig = await benchRig();
 const table = (rows: readonly Row[]) =>
   [
     '| what | aim | measured |',
@@ -57,6 +59,16 @@ ${table(core)}
 The built app on an empty database, on loopback.
 
 ${table(server)}
+
+## The simulated rig
+
+${table(rig)}
+
+A script drives each demo lateral from every access and logs what the camera passes; Chert derives the log, and what it
+found is laid beside the truth (\`src/core/rig/script\`). A thing is *unseen* where the log says that nobody could see, and
+*not reached* where no run placed on its line came by: runs from a second access are not joined yet.
+
+${compareLaterals()}
 
 ## The call-out line
 

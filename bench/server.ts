@@ -83,6 +83,20 @@ async function firstPaint(path: string): Promise<number> {
   return median(times);
 }
 
+/** Bytes of script that a page loads before anything is done on it, as sent. */
+async function scriptBytes(path: string): Promise<number> {
+  const browser = await chromium.launch(CHROMIUM);
+  const page = await browser.newPage({ serviceWorkers: 'block' });
+  const sizes: Promise<number>[] = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) sizes.push(response.body().then(({ length }) => length));
+  });
+  await page.goto(BASE + path, { waitUntil: 'networkidle' });
+  const total = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
+  await browser.close();
+  return total;
+}
+
 /** Times start-up, first pages and durable writes of the built app. */
 export async function benchServer(): Promise<Row[]> {
   const data = mkdtempSync(join(tmpdir(), 'chert-bench-'));
@@ -136,6 +150,11 @@ export async function benchServer(): Promise<Row[]> {
         what: 'first paint of Scope, 200 entries, in Chromium',
         aim: '–',
         got: `${(await firstPaint('/jobs/bench-200/scope')).toFixed(0)} ms`,
+      },
+      {
+        what: 'script that Scope loads before the rig is opened, uncompressed',
+        aim: 'no three.js',
+        got: `${Math.round((await scriptBytes('/jobs/bench-200/scope')) / 1024)} kB`,
       },
       ...typing,
       { what: 'report page, 200 entries, whole answer', aim: '–', got: sayTimes(reports) },

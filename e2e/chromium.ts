@@ -13,3 +13,9 @@ export const CHROMIUM = {
     '--use-fake-ui-for-media-stream',
   ],
 };
+
+/** The same with WebGL drawn in software, for the simulated rig's picture; the page itself is not. */
+export const CHROMIUM_WITH_GL = {
+  ...CHROMIUM,
+  args: [...CHROMIUM.args, '--enable-unsafe-swiftshader'],
+};

@@ -1,26 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
-import { bookJob, expectSaved, loggedOnServer, show } from './scope';
-
-/** Moves the focus with the Tab key until it is on the control with this name. */
-async function tabTo(page: Page, name: string): Promise<void> {
-  for (let presses = 0; presses < 90; presses += 1) {
-    const here = await page.evaluate(() => {
-      const element = document.activeElement as HTMLElement | null;
-      const label =
-        element && 'labels' in element ? (element as HTMLInputElement).labels?.[0] : null;
-      return (
-        element?.getAttribute('aria-label') ??
-        label?.textContent ??
-        element?.textContent ??
-        ''
-      ).trim();
-    });
-    if (here === name) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error(`Tab never reaches ${name}`);
-}
+import { expect, test } from '@playwright/test';
+import { bookJob, expectSaved, loggedOnServer, show, tabTo } from './scope';
 
 test('a troubled line from Site to home, by keyboard alone', async ({ page }) => {
   const id = await bookJob(page, '30 Flint Row');

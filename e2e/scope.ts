@@ -51,3 +51,23 @@ export async function loggedOnServer(
   };
   return file.runs.flatMap(({ entries }) => entries);
 }
+
+/** Moves the focus with the Tab key until it is on the control with this name. */
+export async function tabTo(page: Page, name: string): Promise<void> {
+  for (let presses = 0; presses < 90; presses += 1) {
+    const here = await page.evaluate(() => {
+      const element = document.activeElement as HTMLElement | null;
+      const label =
+        element && 'labels' in element ? (element as HTMLInputElement).labels?.[0] : null;
+      return (
+        element?.getAttribute('aria-label') ??
+        label?.textContent ??
+        element?.textContent ??
+        ''
+      ).trim();
+    });
+    if (here === name) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab never reaches ${name}`);
+}

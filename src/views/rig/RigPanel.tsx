@@ -33,7 +33,8 @@ export type RigPanelProps = {
   readonly shown: { readonly url: string; readonly title: string } | null;
   readonly onReading: (reading: CounterReading) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
-  readonly onStill: (still: Blob) => void;
+  /** A still was taken; its picture takes a moment. */
+  readonly onStill: (still: Promise<Blob | null>) => void;
   /** Minutes were let go by in the rig: entries from now on are this much later. */
   readonly onWait: (milliseconds: number) => void;
   readonly onClose: () => void;
@@ -96,7 +97,7 @@ export function RigPanel(props: RigPanelProps) {
       setNotice(isBlocked ? `Not found from above: ${found.blockedBy}.` : null);
       onAppend([{ kind: 'locate', ...here(gear), ...(isBlocked ? {} : { mark: 'white paint' }), ...found }]); // prettier-ignore
     },
-    still: () => void gear?.picture?.still().then((still) => still && onStill(still)),
+    still: () => gear?.picture && onStill(gear.picture.still()),
     zero: () => gear?.counter?.zero(),
     wait: () => {
       gear?.wait(WAIT_S);

@@ -66,6 +66,7 @@ export function startRig(
   let frame = 0;
   let lastMs = performance.now();
   let toldMs = 0;
+  let isUntold = false;
   const loop = (nowMs: number) => {
     const passedS = Math.min(MOST_FRAME_S, Math.max(0, (nowMs - lastMs) / 1000));
     lastMs = nowMs;
@@ -79,8 +80,10 @@ export function startRig(
     const now = rig.state();
     pass = followPass(pass, now.headFt);
     const hasChanged = now.readingFt !== before.readingFt || now.warning !== before.warning || now.depthIn !== before.depthIn; // prettier-ignore
-    if (hasChanged && nowMs - toldMs > TELL_MS) {
+    isUntold ||= hasChanged;
+    if (isUntold && nowMs - toldMs > TELL_MS) {
       toldMs = nowMs;
+      isUntold = false;
       tell();
     }
     if (

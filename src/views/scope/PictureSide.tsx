@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import type { Entry, EntryDraft } from '#core/log/entry';
@@ -23,7 +23,7 @@ type Props = {
   readonly standing: readonly Entry[];
   readonly voice: Voice;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
-  readonly onStill: (still: Blob, entry: Entry | null) => void;
+  readonly onStill: (still: Blob, entry: Entry | null, readingFt: number) => void;
 };
 
 /** The side of Scope that shows what the camera sees: stills of this device, or the simulated rig. */
@@ -32,6 +32,15 @@ export function PictureSide(props: Props) {
   const { counterFt, pass } = rig.place;
   const url = useMedia(inspection.job.id, rig.memory ? (chosen?.photoIds?.at(-1) ?? null) : null);
   const target = stillTarget(standing, chosen, counterFt);
+  const latest = useRef(standing);
+  useEffect(() => {
+    latest.current = standing;
+  }, [standing]);
+  /** By when a picture is there, something may have been logged that it belongs to. */
+  const keepStill = async (taking: Promise<Blob | null>) => {
+    const still = await taking;
+    if (still) onStill(still, target ?? stillTarget(latest.current, null, counterFt), counterFt);
+  };
   if (rig.memory) {
     return (
       <Suspense fallback={<div />}>
@@ -44,7 +53,7 @@ export function PictureSide(props: Props) {
           shown={chosen && url ? { url, title: sayEntry(chosen).title } : null}
           onReading={rig.hear}
           onAppend={onAppend}
-          onStill={(still) => onStill(still, target)}
+          onStill={(still) => void keepStill(still)}
           onWait={rig.wait}
           onClose={rig.close}
         />
@@ -73,7 +82,7 @@ export function PictureSide(props: Props) {
       chosen={chosen}
       standing={standing}
       voice={voice}
-      onStill={onStill}
+      onStill={(still, entry) => onStill(still, entry, counterFt)}
       onRig={() => rig.choose(true)}
     />
   );

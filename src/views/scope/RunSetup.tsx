@@ -178,7 +178,13 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
             </div>
             <Field name="zeroFt" label="It then reads, ft" value="0" mode="decimal" />
             {zeroAt === 'rim' && (
-              <Field name="dropFt" label="Drop below the rim, ft" value="" mode="decimal" />
+              <Field
+                key={accessId}
+                name="dropFt"
+                label="Drop below the rim, ft"
+                value={accessPoints.find(({ id }) => id === accessId)?.dropFt ?? ''}
+                mode="decimal"
+              />
             )}
             <Select
               name="cleanedBefore"

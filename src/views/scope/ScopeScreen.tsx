@@ -46,6 +46,13 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     // Site sends here with the access it chose, to set up a run from it.
     if (new URLSearchParams(window.location.search).has('access')) setSettingUp(true);
   }, []);
+  const endSetUp = () => {
+    setSettingUp(false);
+    // A page loaded again goes on with the run, not with setting it up.
+    const url = new URL(window.location.href);
+    url.searchParams.delete('access');
+    window.history.replaceState(null, '', url);
+  };
   const [view, setView] = useState<View>('tape');
   const [selected, setSelected] = useState<number | null>(null);
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -82,11 +89,11 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     }
     setChosenId(null);
   };
-  const addStill = async (still: Blob, entry: Entry | null) => {
+  const addStill = async (still: Blob, entry: Entry | null, readingFt: number) => {
     const id = await job.addMedia(still);
     if (id === null || !run) return;
     if (entry) job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
-    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt: place.counterFt, photoIds: [id] }], rig.laterMs); // prettier-ignore
+    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt, photoIds: [id] }], rig.laterMs); // prettier-ignore
   };
   const acts = {
     choose: (entry: Entry | null) => {
@@ -131,9 +138,9 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
             onChange={job.change}
             onRun={(added) => {
               field.showRun(added);
-              setSettingUp(false);
+              endSetUp();
             }}
-            onCancel={run ? () => setSettingUp(false) : undefined}
+            onCancel={run ? endSetUp : undefined}
           />
         ) : (
           <>
@@ -151,7 +158,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 standing={standing}
                 voice={voice}
                 onAppend={append}
-                onStill={(still, entry) => void addStill(still, entry)}
+                onStill={(...taken) => void addStill(...taken)}
               />
               <div className={styles['middle']}>
                 <ViewSwitch view={view} onView={setView} left={scope.derived.checks.length} />

@@ -13,9 +13,7 @@ export function stillTarget(
   counterFt: number,
 ): Entry | null {
   if (chosen) return chosen;
-  const last = standing.findLast(
-    ({ kind }) => kind === 'defect' || kind === 'feature' || kind === 'flag',
-  );
+  const last = standing.findLast(({ kind }) => SHOWABLE.includes(kind));
   if (typeof last?.readingFt !== 'number') return null;
   return Math.abs(last.readingFt - counterFt) <= BELONGS_WITHIN_FT ? last : null;
 }

@@ -7,6 +7,7 @@ const SIDES = 54;
 /** Rings of a plain stretch lie this far apart, feet; near a thing, a joint, a change of pipe. */
 const PLAIN_FT = 0.12;
 const NEAR_FT = 0.032;
+const OPENING_FT = 0.017;
 const JOINT_OFFSETS_FT = [-0.1, -0.075, -0.05, -0.035, -0.018, 0, 0.018, 0.035, 0.05, 0.075, 0.1];
 /** Rings are fine this far beyond the ends of a thing, feet. */
 const FINE_BEYOND_FT = 0.5;
@@ -38,7 +39,8 @@ export function placeRings(path: RigPath, fromFt: number, toFt: number, isFar = 
   for (const { fromFt: startFt, toFt: endFt, kind, what } of path.things) {
     if (kind === 'defect' && (what.defect === 'roots' || what.defect === 'crack')) continue;
     const isLong = endFt - startFt > 2;
-    addAll(startFt - FINE_BEYOND_FT, endFt + FINE_BEYOND_FT, isLong ? LONG_FT : NEAR_FT);
+    const nearFt = isLong ? LONG_FT : kind === 'feature' ? OPENING_FT : NEAR_FT;
+    addAll(startFt - FINE_BEYOND_FT, endFt + FINE_BEYOND_FT, nearFt);
     if (kind === 'defect') [-0.0005, 0.012, 0.05].forEach((byFt) => add(startFt + byFt));
   }
   for (const jointFt of path.joints) JOINT_OFFSETS_FT.forEach((byFt) => add(jointFt + byFt));

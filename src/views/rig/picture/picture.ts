@@ -152,7 +152,7 @@ function openIris(path: RigPath, headFt: number): number {
     const { red, green, blue } = shaper.at(Math.min(path.lengthFt, headFt + 0.6), clock);
     sum += (red + green + blue) / 9;
   }
-  return Math.min(2.6, Math.max(0.85, 0.62 / (sum + 0.16)));
+  return Math.min(3.4, Math.max(0.85, 0.64 / (sum + 0.16)));
 }
 
 /** Specks that hang in standing water. */

@@ -2,7 +2,13 @@ import { noise3, rise } from '../noise';
 import { hoursApart, inSpace, tint, upOf, VOID, type WallEffect, type WallPoint } from './point';
 
 /** A branch's opening: how wide it is to the bore, how far it leans along the way, and where it sits. */
-type Opening = { readonly wide: number; readonly lean: number; readonly clock: number };
+type Opening = {
+  readonly wide: number;
+  readonly lean: number;
+  readonly clock: number;
+  /** How much longer it is along the way than across. */
+  readonly long: number;
+};
 
 /** Openings of the features that have one. */
 function openingOf(thing: Parameters<WallEffect>[1]): Opening | null {
@@ -10,38 +16,36 @@ function openingOf(thing: Parameters<WallEffect>[1]): Opening | null {
   const { feature, clock } = thing.what;
   switch (feature) {
     case 'tee':
-      return { wide: 0.72, lean: 0, clock: clock ?? 3 };
+      return { wide: 0.72, lean: 0, clock: clock ?? 3, long: 1 };
     case 'wye':
     case 'join':
-      return { wide: feature === 'join' ? 0.88 : 0.72, lean: -1.1, clock: clock ?? 3 };
+      return { wide: feature === 'join' ? 0.88 : 0.72, lean: -1.1, clock: clock ?? 3, long: 1.9 };
     case 'cleanout':
     case 'property-line-cleanout':
     case 'access-point':
     case 'riser':
-      return { wide: 0.82, lean: 0, clock: 12 };
+      return { wide: 0.82, lean: 0, clock: 12, long: 1 };
     case 'test-tee':
-      return { wide: 0.7, lean: 0, clock: 12 };
+      return { wide: 0.7, lean: 0, clock: 12, long: 1 };
     case 'vent':
-      return { wide: 0.36, lean: 0, clock: 12 };
+      return { wide: 0.36, lean: 0, clock: 12, long: 1 };
     default:
       return null;
   }
 }
 
-/** Length of the way over which an opening shows, feet, for a bore's radius. */
-export const openingReachFt = (boreFt: number) => 1.2 * boreFt;
-
 export const openWall: WallEffect = (point, thing) => {
   const opening = openingOf(thing);
   if (!opening) return;
   const acrossFt = point.boreFt * 2 * Math.sin((Math.min(3, hoursApart(point.clock, opening.clock)) * Math.PI) / 12); // prettier-ignore
-  const alongFt = point.atFt - thing.fromFt;
+  const alongFt = (point.atFt - thing.fromFt) / opening.long;
   const away = Math.hypot(acrossFt, alongFt) / (point.boreFt * opening.wide);
-  const rim = rise(0.94, 1.02, away) * (1 - rise(1.06, 1.16, away));
-  tint(point, [0.7, 0.68, 0.62], 0.35 * rim);
-  const inside = 1 - rise(0.9, 0.98, away);
-  if (inside <= 0) return;
+  const rim = rise(1.12, 1.2, away) * (1 - rise(1.3, 1.42, away));
+  tint(point, [0.75, 0.72, 0.66], 0.5 * rim);
   const isPlugged = thing.kind === 'feature' && thing.what.feature === 'test-tee';
+  tint(point, VOID, (isPlugged ? 0.6 : 0.92) * (1 - rise(1, 1.16, away)));
+  const inside = 1 - rise(0.88, 1, away);
+  if (inside <= 0) return;
   const deepFt = point.boreFt * (isPlugged ? 0.35 : 2.4) * inside;
   // The opening is the wall pushed out: its sides are the branch.
   const floor = 1 - rise(0.7, 0.86, away);
@@ -56,7 +60,7 @@ export const openWall: WallEffect = (point, thing) => {
     );
     return;
   }
-  tint(point, VOID, Math.max(0.88 * rise(0, 0.4, inside), floor));
+  tint(point, VOID, floor);
   if (opening.clock === 12 && opening.wide > 0.5 && thing.kind === 'feature') {
     // A riser: its cap lets a little day in.
     tint(point, [0.62, 0.66, 0.68], 0.9 * (1 - rise(0.25, 0.5, away)));

@@ -169,7 +169,7 @@ export function layJoint(point: WallPoint, material: Material, awayFt: number): 
       return undefined;
     default:
       // A groove between two rims, packed with mortar or dirt.
-      tint(point, [0.72, 0.6, 0.5], 0.75 * near(0.1));
+      tint(point, [point.red * 1.3 + 0.06, point.green * 1.3 + 0.06, point.blue * 1.3 + 0.06], 0.8 * near(0.1)); // prettier-ignore
       point.radiusFt += 0.024 * near(0.05);
       return tint(point, VOID, 0.95 * near(0.05));
   }

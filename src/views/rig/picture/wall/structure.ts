@@ -106,11 +106,12 @@ export const deformWall: WallEffect = (point, thing) => {
   const share =
     inStretch(point.atFt, fromFt + 0.4, toFt - 0.4, 0.8) * (thing.what.extentRatio ?? 0.1);
   const up = upOf(point.clock);
-  // Flattened from above, and spread to the sides: the crown comes down furthest.
-  point.radiusFt *=
-    1 - share * up * up * (up > 0 ? 2.2 : 0.7) + 0.6 * share * rightOf(point.clock) ** 2;
+  // Flattened from above, and spread to the sides: the crown is a low flat roof.
+  point.radiusFt *= 1 + 0.8 * share * rightOf(point.clock) ** 2;
+  if (up > 0.05) point.radiusFt = Math.min(point.radiusFt, (point.boreFt * (1 - 2.4 * share)) / up);
   const blister = noise3(...inSpace(point, 5));
-  point.radiusFt -= 0.5 * share * point.boreFt * rise(0.6, 0.85, blister);
+  point.radiusFt -= 0.35 * share * point.boreFt * rise(0.6, 0.85, blister);
+  tint(point, [0.42, 0.35, 0.28], 2.4 * share * rise(0.3, 0.8, up));
 };
 
 export const offsetWall: WallEffect = (point, thing) => {
