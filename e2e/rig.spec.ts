@@ -200,6 +200,24 @@ test('the picture goes on without WebGL, plain', async ({ page }) => {
   await expect.poll(async () => (await loggedOnServer(page, id)).some(({ kind }) => kind === 'photo')).toBe(true); // prettier-ignore
 });
 
+test('on a tablet the picture stands under the switch, and the tape is one tap away', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await practise(page, '27 Tanner Lane');
+  await page.getByRole('button', { name: 'Start this run' }).click();
+  const views = page.getByRole('group', { name: 'Show' });
+  await views.getByRole('button', { name: 'Picture' }).click();
+  await openRig(page);
+  const box = (await picture(page).boundingBox())!;
+  expect(box.height).toBeGreaterThan(120);
+  await views.getByRole('button', { name: 'Tape' }).click();
+  await expect(page.getByRole('region', { name: /^Tape/ })).toBeVisible();
+  await expect(picture(page)).toBeHidden();
+  // The rig goes on behind it: the keys still push.
+  await holdUntil(page, 'PageUp', async () => (await counter(page)) > 1);
+});
+
 for (const light of ['daylight', 'crawlspace'] as const) {
   test(`the open rig passes axe, and 44 px fingers, in ${light}`, async ({ page, baseURL }) => {
     await page.context().addCookies([{ name: 'light', value: light, url: baseURL! }]);

@@ -152,11 +152,12 @@ export function RigPanel(props: RigPanelProps) {
         <div className={`${styles['row']} ${styles['small']}`}>
           <Act
             icon={Droplets}
-            label={isRunning ? 'Water off' : 'Water on'}
+            label="Water"
+            title={isRunning ? 'Turn the water off' : 'Turn the water on'}
             isOn={isRunning}
             onAct={acts.toggleWater}
           />
-          <Act icon={Hourglass} label="1 minute" title="Let a minute go by" onAct={acts.wait} />
+          <Act icon={Hourglass} label="1 min" title="Let a minute go by" onAct={acts.wait} />
           <Act
             icon={Camera}
             label="Still"
