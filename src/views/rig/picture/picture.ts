@@ -9,6 +9,7 @@ import {
   PointsMaterial,
   Quaternion,
   Scene,
+  Vector3,
   WebGLRenderer,
 } from 'three';
 import type { RigPath } from '#core/rig/path';
@@ -39,6 +40,8 @@ const MURKY_PER_FT = 2.6;
 const CLEAR_WATER = [0.02, 0.085, 0.075] as const;
 const MURKY_WATER = [0.1, 0.066, 0.026] as const;
 const MOTES = 260;
+/** The axis that a camera of three.js looks along. */
+const FORWARD = new Vector3(0, 0, 1);
 
 /**
  * Draws what the rig's camera sees, from the lateral's truth.
@@ -101,7 +104,7 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
     camera.up.copy(frame.up);
     camera.lookAt(aim);
     if (rollDeg !== 0) {
-      const turn = new Quaternion().setFromAxisAngle({ x: 0, y: 0, z: 1 } as never, (-rollDeg * Math.PI) / 180); // prettier-ignore
+      const turn = new Quaternion().setFromAxisAngle(FORWARD, (-rollDeg * Math.PI) / 180);
       camera.quaternion.multiply(turn);
     }
   };
