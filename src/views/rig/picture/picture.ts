@@ -36,7 +36,7 @@ const MOST_PIECES = 12;
 const FIELD_DEG = 62;
 /** How quickly water takes the light, per foot. */
 const CLEAR_PER_FT = 1;
-const MURKY_PER_FT = 2.6;
+const MURKY_PER_FT = 5;
 const CLEAR_WATER = [0.02, 0.085, 0.075] as const;
 const MURKY_WATER = [0.1, 0.066, 0.026] as const;
 const MOTES = 260;
@@ -120,6 +120,8 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       }
       pieces.forEach((group) => (group.visible = shown.has(group)));
       surface.lay(path, view.headFt, view.depthIn, view);
+      // From below, through what is cloudy, there is no surface to be seen.
+      if (view.isUnder && view.isMurky) surface.mesh.visible = false;
       material.uniforms['lamp']!.value = openIris(path, view.headFt);
       const [red, green, blue] = view.isMurky ? MURKY_WATER : CLEAR_WATER;
       material.uniforms['murk']!.value.setRGB(red, green, blue);
@@ -132,7 +134,9 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       renderer.setClearColor(view.isUnder && view.isMurky ? 0x5a4a2e : 0x000000);
       renderer.clear();
       renderer.render(scene, camera);
-      if (glass.show(view.lens)) renderer.render(glass.scene, glass.camera);
+      // Drops show when the glass comes up, not in the water.
+      const lens = view.isUnder ? { ...view.lens, dropsRatio: 0 } : view.lens;
+      if (glass.show(lens)) renderer.render(glass.scene, glass.camera);
     },
     resize: (width, height) => {
       renderer.setSize(width, height, false);
