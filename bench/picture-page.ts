@@ -1,4 +1,3 @@
-import { stationAt } from '#core/rig/path';
 import { createRig, lensHeightIn, type RigSetup } from '#core/rig/rig';
 import type { LateralTruth } from '#core/rig/truth';
 import { createPicture } from '../src/views/rig/picture/picture';
@@ -22,10 +21,7 @@ async function timePictures(truth: LateralTruth, setup: RigSetup, size: [number,
       ...state,
       lensFt: lensHeightIn(setup) / 12,
       timeS: state.elapsedS,
-      depthIn: (atFt) => {
-        const at = stationAt(rig.path, atFt);
-        return at ? rig.water.depthIn(at.line.id, at.stationFt) : 0;
-      },
+      depthIn: rig.depthIn,
     });
     // Reading a pixel waits until everything is drawn.
     gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, pixel);

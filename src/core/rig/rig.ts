@@ -55,6 +55,8 @@ export type Rig = {
   readonly water: Water;
   readonly slip: Slip;
   readonly state: () => RigState;
+  /** Depth of water at a distance from the rim, inches; 0 in the riser. */
+  readonly depthIn: (atFt: number) => number;
   /** Lets time pass while the hand does this. */
   readonly advance: (seconds: number, drive: Drive) => RigState;
   /** Sets the counter, feet; 0 unless said. */
@@ -165,6 +167,7 @@ export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, sl
     water,
     slip: wheel,
     state: () => state,
+    depthIn: depthAt,
     advance: (seconds, { motion, speedFtPerS }) => {
       if (running || !water.isStill()) water.step(seconds, running ? [running] : []);
       const byFt = seconds * speedFtPerS;

@@ -97,7 +97,13 @@ export function RigPanel(props: RigPanelProps) {
       setNotice(isBlocked ? `Not found from above: ${found.blockedBy}.` : null);
       onAppend([{ kind: 'locate', ...here(gear), ...(isBlocked ? {} : { mark: 'white paint' }), ...found }]); // prettier-ignore
     },
-    still: () => gear?.picture && onStill(gear.picture.still()),
+    still: () => {
+      const taking = gear?.picture?.still() ?? Promise.resolve(null);
+      onStill(taking);
+      void taking.then((still) =>
+        setNotice(still ? null : 'There is no picture to keep yet: try again in a moment.'),
+      );
+    },
     zero: () => gear?.counter?.zero(),
     wait: () => {
       gear?.wait(WAIT_S);

@@ -1,7 +1,13 @@
 import type { RigPath } from '#core/rig/path';
-import { stationAt } from '#core/rig/path';
 import { followPass, type PassState } from '#core/rig/follow-pass';
-import { createRig, lensHeightIn, type Motion, type RigSetup, type RigState } from '#core/rig/rig';
+import {
+  createRig,
+  lensHeightIn,
+  type Motion,
+  type Rig,
+  type RigSetup,
+  type RigState,
+} from '#core/rig/rig';
 import type { LateralTruth, TruthFixture } from '#core/rig/truth';
 import type { CounterReading, Gear } from '../gear/gear';
 import { createPlainPicture } from './picture/plain';
@@ -30,8 +36,6 @@ export type RigGear = Gear & {
   readonly wash: () => void;
   /** Lets minutes go by at once, the head at rest. */
   readonly wait: (seconds: number) => void;
-  /** Whether the picture is drawn without WebGL. */
-  readonly isPlain: () => boolean;
 };
 
 /** Longest time that one frame may stand for, seconds: a page that slept does not leap. */
@@ -55,13 +59,13 @@ export function startRig(
   let pass: PassState = { pass: from.pass, farthestFt: from.farthestFt };
   let hand: { motion: Motion; speed: Speed } = { motion: 'hold', speed: 'steady' };
   const hearers = new Set<(reading: CounterReading) => void>();
-  let picture: { drawer: PictureDrawer; canvas: HTMLCanvasElement; isPlain: boolean } | null = null;
+  let picture: { drawer: PictureDrawer; canvas: HTMLCanvasElement } | null = null;
   let drawn: RigState | null = null;
   let isSized = false;
 
   const read = (): CounterReading => ({ readingFt: Math.max(0, rig.state().readingFt), pass: pass.pass }); // prettier-ignore
   const tell = () => hearers.forEach((hear) => hear(read()));
-  const view = (): PictureView => viewOf(rig.path, rig.state(), setup, (lineId, stationFt) => rig.water.depthIn(lineId, stationFt)); // prettier-ignore
+  const view = (): PictureView => viewOf(rig);
 
   let frame = 0;
   let lastMs = performance.now();
@@ -127,7 +131,7 @@ export function startRig(
       showIn: (host) => {
         let isWanted = true;
         let takeDown = (): void => undefined;
-        void makeDrawer(rig.path).then((made) => {
+        const put = (made: Awaited<ReturnType<typeof makeDrawer>>) => {
           if (!isWanted) return made.drawer.dispose();
           picture = made;
           drawn = null;
@@ -149,6 +153,10 @@ export function startRig(
             isSized = false;
           };
           return undefined;
+        };
+        makeDrawer(rig.path).then(put, (error: unknown) => {
+          // The counter and the locator go on without a picture.
+          if (isWanted) host.append(error instanceof Error ? error.message : String(error));
         });
         return () => {
           isWanted = false;
@@ -171,7 +179,6 @@ export function startRig(
     runWater: (fixture) => act(() => rig.runWater(fixture)),
     wash: () => act(() => rig.wash()),
     wait: (seconds) => act(() => rig.advance(seconds, { motion: 'hold', speedFtPerS: 0 })),
-    isPlain: () => picture?.isPlain ?? false,
     dispose: () => {
       cancelAnimationFrame(frame);
       picture?.drawer.dispose();
@@ -184,37 +191,33 @@ export function startRig(
 /** Loads what draws: three dimensions where the page has WebGL, else the plain picture. */
 async function makeDrawer(
   path: RigPath,
-): Promise<{ drawer: PictureDrawer; canvas: HTMLCanvasElement; isPlain: boolean }> {
+): Promise<{ drawer: PictureDrawer; canvas: HTMLCanvasElement }> {
   const wantsPlain = new URLSearchParams(window.location.search).get('picture') === 'plain';
   const canvas = document.createElement('canvas');
   if (!wantsPlain) {
-    const { createPicture } = await import('./picture/picture');
-    const drawer = createPicture(canvas, path);
-    if (drawer) return { drawer, canvas, isPlain: false };
+    // Without signal the part that draws in three dimensions may be out of reach: the plain one is here.
+    const drawer = await import('./picture/picture').then(
+      ({ createPicture }) => createPicture(canvas, path),
+      () => null,
+    );
+    if (drawer) return { drawer, canvas };
   }
   const plain = document.createElement('canvas');
   const drawer = createPlainPicture(plain, path);
   if (!drawer) throw new Error('This browser cannot draw on a page.');
-  return { drawer, canvas: plain, isPlain: true };
+  return { drawer, canvas: plain };
 }
 
-function viewOf(
-  path: RigPath,
-  state: RigState,
-  setup: RigSetup,
-  depthIn: (lineId: string, stationFt: number) => number,
-): PictureView {
+function viewOf(rig: Rig): PictureView {
+  const state = rig.state();
   return {
     headFt: state.headFt,
-    lensFt: lensHeightIn(setup) / 12,
+    lensFt: lensHeightIn(rig.setup) / 12,
     rollDeg: state.rollDeg,
     isUnder: state.isUnder,
     isMurky: state.isMurky,
     lens: state.lens,
     timeS: state.elapsedS,
-    depthIn: (atFt) => {
-      const at = stationAt(path, atFt);
-      return at ? depthIn(at.line.id, at.stationFt) : 0;
-    },
+    depthIn: rig.depthIn,
   };
 }

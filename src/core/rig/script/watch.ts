@@ -2,7 +2,7 @@ import { roundTo } from '../../base/numbers';
 import type { EntryDraft } from '../../log/entry';
 import type { Pass, UnseenCause } from '../../log/vocabulary';
 import { BLIND_RATIO } from '../lens';
-import { stationAt } from '../path';
+import { type PathThing, stationAt } from '../path';
 import type { Rig, RigState } from '../rig';
 
 /** Standing water shallower than this is a film, inches. */
@@ -20,7 +20,7 @@ export function blindBy(state: RigState): UnseenCause | null {
   return state.lens.fouledRatio >= BLIND_RATIO ? 'dirty-lens' : null;
 }
 
-type Span = { readonly fromReadingFt: number; readonly atS: number };
+type Span = { readonly fromReadingFt: number };
 
 /** An entry that a pass ended with, and when it could be said. */
 export type Said = { readonly draft: EntryDraft; readonly atS: number };
@@ -31,10 +31,10 @@ export type Said = { readonly draft: EntryDraft; readonly atS: number };
  */
 export function watchPass(rig: Rig, pass: Pass) {
   const said: Said[] = [];
-  const open = new Map<string, Span>();
+  const open = new Map<PathThing, Span>();
   let unseen: (Span & { readonly cause: UnseenCause }) | null = null;
   let pool: (Span & { deepestIn: number }) | null = null;
-  const seenWhole = new Set<string>();
+  const seenWhole = new Set<PathThing>();
   const say = (state: RigState, draft: EntryDraft) => said.push({ draft, atS: state.elapsedS });
   const base = (readingFt: number) => ({ pass, readingFt: readCounter(readingFt) });
 
@@ -82,27 +82,26 @@ export function watchPass(rig: Rig, pass: Pass) {
       const inLine = stationAt(rig.path, state.headFt) !== null;
       if (unseen && (cause !== unseen.cause || !inLine)) closeUnseen(state);
       if (cause && inLine && !unseen) {
-        unseen = { cause, fromReadingFt: before.readingFt, atS: before.elapsedS };
+        unseen = { cause, fromReadingFt: before.readingFt };
       }
       // Under water the depth cannot be read, yet that water stands there can.
       const isPool = inLine && !state.running && state.depthIn >= FILM_IN;
       if (pool && !isPool) closePool(state);
       if (isPool) {
-        pool ??= { fromReadingFt: before.readingFt, atS: before.elapsedS, deepestIn: 0 };
+        pool ??= { fromReadingFt: before.readingFt, deepestIn: 0 };
         pool.deepestIn = Math.max(pool.deepestIn, state.depthIn);
       }
       for (const thing of rig.path.things) {
-        const key = `${thing.kind} ${thing.lineId} ${thing.stationFt} ${JSON.stringify(thing.what)}`;
         const enterFt = pass === 'out' ? thing.fromFt : thing.toFt;
         const leaveFt = pass === 'out' ? thing.toFt : thing.fromFt;
         const passed = (atFt: number) => atFt >= lowFt && atFt <= highFt && highFt > lowFt;
-        if (passed(enterFt) && cause === null && !seenWhole.has(key)) {
-          open.set(key, { fromReadingFt: readingAt(enterFt), atS: state.elapsedS });
+        if (passed(enterFt) && cause === null && !seenWhole.has(thing)) {
+          open.set(thing, { fromReadingFt: readingAt(enterFt) });
         }
-        const began = open.get(key);
+        const began = open.get(thing);
         if (!began || !passed(leaveFt)) continue;
-        open.delete(key);
-        seenWhole.add(key);
+        open.delete(thing);
+        seenWhole.add(thing);
         const endFt = readingAt(leaveFt);
         if (thing.kind === 'feature') {
           const { atFt: _at, radiusIn: _radius, ...what } = thing.what;
@@ -120,8 +119,7 @@ export function watchPass(rig: Rig, pass: Pass) {
       closeUnseen(state);
       closePool(state);
       for (const thing of rig.path.things) {
-        const key = `${thing.kind} ${thing.lineId} ${thing.stationFt} ${JSON.stringify(thing.what)}`;
-        const began = open.get(key);
+        const began = open.get(thing);
         if (!began || thing.kind !== 'defect') continue;
         const { atFt: _at, toFt: _to, ...what } = thing.what;
         say(state, { kind: 'defect', sizeBasis: 'eye', ...ends(began.fromReadingFt, state.readingFt), ...what }); // prettier-ignore
