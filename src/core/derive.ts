@@ -12,6 +12,7 @@ import {
   type Overall,
 } from './judge/verdict';
 import { buildLateral, groupRunsByLine, type Lateral } from './lateral/lateral';
+import { findMeetings, type Meeting } from './lateral/meets';
 import { foldLog, type FoldedLog } from './log/fold';
 import type { DefectKind } from './log/vocabulary';
 import type { Settings } from './job/settings';
@@ -25,6 +26,8 @@ export type Derived = {
   readonly lateral: Lateral;
   /** Other lines, each on its own axis. */
   readonly branches: readonly Lateral[];
+  /** Where each branch meets the line it joins, as far as somebody saw it. */
+  readonly meets: ReadonlyMap<string, Meeting>;
   readonly findings: readonly Finding[];
   readonly checks: readonly Issue[];
   readonly overall: Overall;
@@ -51,6 +54,7 @@ export function derive(inspection: Inspection): Derived {
     logs,
     lateral: laterals[0]!,
     branches: laterals.slice(1),
+    meets: findMeetings(inspection, laterals),
     findings,
     checks,
     overall: judgeOverall(laterals, findings, checks),

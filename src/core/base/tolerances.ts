@@ -9,6 +9,15 @@ export const TOLERANCES = {
   readingSigmaFt: 0.5,
   /** Part of a reading's σ that grows with distance: cable creep, as a share of the distance. */
   readingSigmaRatio: 0.005,
+  /** A run's scale against the reference run before anything ties them: two counters agree to 1%. */
+  scaleSigma: 0.01,
+  /** A scale this far from 1 is no counter's slip: something about the run is wrong. */
+  scaleMisfit: 0.03,
+  /** A taped distance: a hand's breadth at each end, and tape that does not lie straight. */
+  spanSigmaFt: 0.5,
+  spanSigmaRatio: 0.01,
+  /** Beyond this many σ a tie does not fit, and two sightings are not one thing. */
+  misfitSigmas: 3,
   /** A homecoming error beyond this plus `homecomingRatio` of the farthest reading is asked about. */
   homecomingFt: 1,
   homecomingRatio: 0.02,

@@ -2,6 +2,8 @@ import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import type { Lateral } from '../lateral/lateral';
+import type { Meeting } from '../lateral/meets';
+import type { PlacedTie } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
 import { composeReport } from '../report/compose';
 
@@ -14,12 +16,10 @@ export function derivedJson(derived: Derived): Record<string, unknown> {
   return {
     lateral: {
       ...lateralJson(derived.lateral),
-      // Ties join runs of different accesses; with runs of one access there is nothing to solve.
-      ties: [],
       branches: derived.branches.map((branch) => ({
         lineId: branch.lineId,
         ...lateralJson(branch),
-        ties: [],
+        meets: meetsJson(derived.meets.get(branch.lineId)),
         branches: [],
       })),
     },
@@ -77,7 +77,28 @@ function lateralJson(lateral: Lateral) {
     })),
     coverage: coverageJson(lateral),
     runs: [...lateral.axes, ...lateral.unplaced].map(runJson),
+    ties: lateral.join.ties.map(tieJson),
   };
+}
+
+function tieJson({ id, label, stationFt, sigmaFt, standing, sightings }: PlacedTie) {
+  return {
+    id,
+    label,
+    stationFt: stationFt === null ? null : ft(stationFt),
+    sigmaFt: sigmaFt === null ? null : ft(sigmaFt),
+    standing,
+    sightings: sightings.map(({ runId, entryId, residualFt }) => ({
+      runId,
+      entryId,
+      residualFt: stationFt === null ? null : ft(residualFt),
+    })),
+  };
+}
+
+function meetsJson(meets: Meeting | undefined) {
+  if (!meets) return null;
+  return { lineId: meets.lineId, stationFt: ft(meets.stationFt), sigmaFt: ft(meets.sigmaFt) };
 }
 
 function runJson(axis: RunAxis) {

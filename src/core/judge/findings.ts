@@ -6,7 +6,7 @@ import type { Lateral } from '../lateral/lateral';
 import { segmentAt, sideAt } from '../lateral/segments';
 import { endsLine } from '../lateral/terminus';
 import { INDOOR_ZONES } from '../lateral/zones';
-import { mostTrusted } from '../measure/merge';
+import { placeGroup } from '../measure/merge';
 import { chooseAction, deeperThanLip } from './action';
 import { hasBackup } from './backup';
 import type { Cause, Finding } from './finding';
@@ -105,12 +105,12 @@ function judgeGroup(
   const ranked = rankSightings(sightings, settings);
   const lead = ranked[0]!;
   const { axis, entry } = lead.stretch;
-  const placedBy = mostTrusted(sightings, settings.trustPass);
-  const span = placedBy.span;
+  const { span, sigmaFt } = placeGroup(sightings, settings.trustPass);
   const middleFt = (span.fromFt + span.toFt) / 2;
   const { inRiser } = lead.stretch;
   const placed = axis.placed && !inRiser;
-  const segment = placed ? segmentAt(lateral.segments, middleFt) : null;
+  const segments = axis.placed ? lateral.segments : lateral.ownSegments.get(axis.run.id)!;
+  const segment = inRiser ? null : segmentAt(segments, middleFt);
   const zone = segment?.zone ?? null;
   const material = segment?.material ?? 'unknown';
   const facts = factsOf(
@@ -166,10 +166,10 @@ function judgeGroup(
     lineId: lateral.lineId,
     kind: facts.kind,
     span,
-    sigmaFt: placedBy.sigmaFt,
+    sigmaFt,
     placed,
     inRiser,
-    runIds: [...new Set(sightings.map(({ runId }) => runId))],
+    runIds: [...new Set(sightings.map((sighting) => sighting.axis.run.id))],
     severity: ourDoing ? 'slight' : grade.severity,
     range: ourDoing ? null : grade.range,
     action: chosen.action,

@@ -2,7 +2,8 @@ import { gapBetweenFt } from '../base/interval';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
 import type { EntryOf } from '../log/entry';
-import { arcsCompatible, type ClockArc, normaliseArc } from '../measure/clock';
+import { arcsCompatible, type ClockArc } from '../measure/clock';
+import { clockOf } from '../measure/join/things';
 import { mergeSightings, type Sighting } from '../measure/merge';
 import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
@@ -15,21 +16,16 @@ export type DefectSighting = Sighting & {
   readonly water: WaterCheck | null;
 };
 
-function clockOf(entry: EntryOf<'defect'>, axis: RunAxis): ClockArc | null {
-  const from = entry.clockFrom ?? entry.clockTo;
-  if (from === undefined) return null;
-  return normaliseArc({ from, to: entry.clockTo ?? from }, axis.run.facing);
-}
-
 function sightingsOf(axis: RunAxis): DefectSighting[] {
   return placeStretches(axis, 'defect').map((stretch) => ({
-    runId: axis.run.id,
+    axis,
+    entryId: stretch.entry.id,
     pass: stretch.pass,
     span: stretch.span,
     sigmaFt: stretch.sigmaFt,
     oneEnded: stretch.stillOpen,
     stretch,
-    clock: clockOf(stretch.entry, axis),
+    clock: clockOf(axis, stretch.entry),
     water: stretch.entry.defect === 'standing-water' ? checkWater(stretch.entry, axis.log) : null,
   }));
 }

@@ -3,10 +3,12 @@ import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
 import type { FoldedLog } from '../log/fold';
 import type { EntryOf } from '../log/entry';
-import { layRun, type RunAxis } from '../measure/placement';
+import type { LineJoin } from '../measure/join/join';
+import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
 import { clipToTerminus, type Coverage, measureCoverage, reachOf } from './coverage';
 import { type Feature, readFeatures } from './features';
+import { layLine } from './lay-line';
 import type { Partition } from './partition';
 import { cutSegments, type Pipe, readPipes, responsibilityLineFt, type Segment } from './segments';
 import { endsLine, findTerminus, type PlacedEnd, readEnds, type Terminus } from './terminus';
@@ -15,10 +17,13 @@ import { readZones, type ZonePiece } from './zones';
 /** One line of the pipe tree, measured on its own axis. */
 export type Lateral = {
   readonly lineId: string;
+  readonly join: LineJoin;
   /** Runs with a known origin. */
   readonly axes: readonly RunAxis[];
   /** Runs that nothing joins to the rest yet. */
   readonly unplaced: readonly RunAxis[];
+  /** The pipes of each unplaced run on its own axis. */
+  readonly ownSegments: ReadonlyMap<string, readonly Segment[]>;
   readonly reached: readonly Interval[];
   readonly reachedMain: boolean;
   readonly terminus: Terminus | null;
@@ -56,7 +61,8 @@ export function groupRunsByLine(inspection: Inspection): Map<string, Inspection[
  * Builds one line from its runs.
  *
  * Station 0 is the access of the reference run (of the line's first run, on other lines). Runs from
- * that same access share its origin; runs from elsewhere are unplaced until something joins them.
+ * that same access share its origin; runs from elsewhere are placed by ties and taped distances, and
+ * are unplaced while nothing joins them.
  */
 export function buildLateral(
   inspection: Inspection,
@@ -65,15 +71,7 @@ export function buildLateral(
   logs: ReadonlyMap<string, FoldedLog>,
   settings: Settings,
 ): Lateral {
-  const reference = runs.find((run) => run.id === inspection.job.referenceRunId) ?? runs[0];
-  const laid = runs.map((run) =>
-    layRun(
-      run,
-      logs.get(run.id)!,
-      settings,
-      run.accessPointId === reference?.accessPointId ? { originFt: 0, scale: 1 } : null,
-    ),
-  );
+  const { axes: laid, join } = layLine(inspection, runs, logs, settings);
   const axes = laid.filter((axis) => axis.placed);
   const features = readFeatures(axes, settings);
   const ends = readEnds(axes);
@@ -87,10 +85,18 @@ export function buildLateral(
   const submerged = axes.flatMap((axis) =>
     placeStretches(axis, 'defect').filter((stretch) => isUnderWater(stretch, pipes)),
   );
+  const unplaced = laid.filter((axis) => !axis.placed);
   return {
     lineId,
+    join,
     axes,
-    unplaced: laid.filter((axis) => !axis.placed),
+    unplaced,
+    ownSegments: new Map(
+      unplaced.map((axis) => {
+        const own = readPipes([axis], [reachOf(axis)], settings);
+        return [axis.run.id, cutSegments(own, [], inspection.job, null)];
+      }),
+    ),
     reached,
     reachedMain,
     terminus,

@@ -1,7 +1,7 @@
 import type { Interval } from '../base/interval';
 import type { Settings } from '../job/settings';
 import type { EntryOf } from '../log/entry';
-import { mergeSightings, mostTrusted, type Sighting } from '../measure/merge';
+import { mergeSightings, placeGroup, pointSighting, type Sighting } from '../measure/merge';
 import type { RunAxis } from '../measure/placement';
 import type { Mark } from './partition';
 
@@ -33,16 +33,14 @@ export function readMarks<K extends 'material' | 'zone', T>(
     axis.log.standing.forEach((standing, order) => {
       if (standing.kind !== kind) return;
       const entry: BoundaryEntry = standing as Boundary<K>;
-      const { from, to } = axis.placeOfEntry(entry);
-      const alongFt = (from.alongFt + to.alongFt) / 2;
+      const point = pointSighting(axis, entry);
+      const { alongFt } = point;
       if (alongFt < 0 && entry.side === 'near') return;
       const stationFt = axis.placeAlong(Math.max(0, alongFt));
       const isDown = (entry.side === 'far') === (axis.direction === 1);
       const sighting: BoundarySighting<T> = {
-        runId: axis.run.id,
-        pass: entry.pass,
+        ...point,
         span: { fromFt: stationFt, toFt: stationFt },
-        sigmaFt: from.sigmaFt,
         entry,
         side: isDown ? 'down' : 'up',
         value: valueOf(entry as Boundary<K>),
@@ -60,7 +58,7 @@ export function readMarks<K extends 'material' | 'zone', T>(
     (a, b) => a.side !== b.side || same(a.value, b.value),
   );
   return groups.flatMap((group) => {
-    const station: Interval = mostTrusted(group, settings.trustPass).span;
+    const station: Interval = placeGroup(group, settings.trustPass).span;
     return group.map((sighting) => ({
       stationFt: station.fromFt,
       side: sighting.side,

@@ -7,11 +7,11 @@ import type { Run } from '../job/run';
 import { arcHours, arcsCompatible, mirrorClock, normaliseArc } from './clock';
 import { correctReadingFt, measureHomecoming } from './homecoming';
 import { endsApartFt, mergeSightings } from './merge';
-import { layRun } from './placement';
+import { layRun, REFERENCE_ORIGIN } from './placement';
 
 const lay = (said: Said[], setup: Partial<Run> = {}, settings = DEFAULT_SETTINGS) => {
   const run = runOf(said, setup);
-  return layRun(run, foldLog(run.entries), settings, { originFt: 0, scale: 1 });
+  return layRun(run, foldLog(run.entries), settings, REFERENCE_ORIGIN);
 };
 const home = (readingFt: number): Said => ({ kind: 'home', pass: 'back', readingFt });
 
@@ -132,8 +132,10 @@ describe('clock', () => {
 });
 
 describe('mergeSightings', () => {
+  const axis = lay([]);
   const seen = (pass: 'out' | 'back', fromFt: number, toFt = fromFt) => ({
-    runId: 'R1',
+    axis,
+    entryId: `${pass} ${fromFt}`,
     pass,
     span: { fromFt, toFt },
     sigmaFt: 0.5,

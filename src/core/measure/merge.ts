@@ -1,15 +1,35 @@
-import type { Interval } from '../base/interval';
+import { interval, type Interval } from '../base/interval';
+import { lastAtOrBelow } from '../base/memo';
+import { TOLERANCES } from '../base/tolerances';
+import type { Entry } from '../log/entry';
 import type { Pass } from '../log/vocabulary';
+import type { RunAxis } from './placement';
 
 /** Anything seen at a place on one pass of one run. */
 export type Sighting = {
-  readonly runId: string;
+  readonly axis: RunAxis;
+  readonly entryId: string;
   readonly pass: Pass;
   readonly span: Interval;
   readonly sigmaFt: number;
   /** Only one end of the stretch is known: it may be either end of what another pass saw. */
   readonly oneEnded?: boolean;
 };
+
+/** A sighting of a single place: the middle of where the entry may lie. */
+export function pointSighting(axis: RunAxis, entry: Entry): Sighting & { alongFt: number } {
+  const { from, to } = axis.placeOfEntry(entry);
+  const alongFt = (from.alongFt + to.alongFt) / 2;
+  const stationFt = axis.placeAlong(alongFt);
+  return {
+    axis,
+    entryId: entry.id,
+    pass: entry.pass,
+    span: { fromFt: stationFt, toFt: stationFt },
+    sigmaFt: from.sigmaFt + Math.abs(to.alongFt - from.alongFt) / 2,
+    alongFt,
+  };
+}
 
 /** How far apart two stretches are: the larger distance of their two ends, feet. */
 export function endsApartFt(a: Interval, b: Interval): number {
@@ -23,9 +43,37 @@ function apartFt(a: Sighting, b: Sighting): number {
   return Math.min(Math.abs(open.fromFt - whole.fromFt), Math.abs(open.fromFt - whole.toFt));
 }
 
+/** How far apart two sightings of one thing may lie, feet: the setting within a run, 3σ across runs. */
+function allowedFt(a: Sighting, b: Sighting, withinFt: number): number {
+  if (a.axis === b.axis) return withinFt;
+  const alongOf = ({ axis, span }: Sighting) =>
+    (axis.direction * (span.fromFt - axis.originFt)) / axis.scale;
+  const [aFt, bFt] = [alongOf(a), alongOf(b)];
+  const own = ({ axis, sigmaFt }: Sighting, alongFt: number) =>
+    sigmaFt ** 2 - (axis.origin?.varianceAt(alongFt) ?? 0);
+  const placesVary = a.axis.origin?.varianceBetween(aFt, b.axis, bFt) ?? 0;
+  return TOLERANCES.misfitSigmas * Math.sqrt(Math.max(0, own(a, aFt) + own(b, bFt)) + placesVary);
+}
+
+/** What ties and the inspector's own word bind a sighting to. */
+function bondsOf({ axis, entryId }: Sighting): readonly string[] {
+  const tie = axis.words.tieOf(entryId);
+  const bonds = axis.words.bondsOf(entryId);
+  return tie ? [`tie ${tie.id}`, ...bonds] : bonds;
+}
+
+const share = (a: readonly string[], b: readonly string[]) => a.some((one) => b.includes(one));
+
+function isTorn(a: Sighting, b: Sighting): boolean {
+  return share(a.axis.words.riftsOf(a.entryId), b.axis.words.riftsOf(b.entryId));
+}
+
 /**
- * Groups sightings of one thing: one to one, in order, nearest first, never two of one pass.
+ * Groups sightings of one thing: one to one, in order, nearest first, never two of one pass. First
+ * the passes of each run, then run after run. What is tied or joined by decision is one thing
+ * whatever its footage; what a decision splits never is.
  *
+ * @param withinFt how far apart two passes of one run may read one thing, feet.
  * @param compatible whether two sightings can be one thing (kind, clock, what they assert).
  * @returns groups in order of station; a sighting that matches nothing is a group of one.
  */
@@ -34,78 +82,189 @@ export function mergeSightings<S extends Sighting>(
   withinFt: number,
   compatible: (a: S, b: S) => boolean,
 ): S[][] {
-  const passKey = (sighting: S) => `${sighting.runId}\u0000${sighting.pass}`;
-  const sorted = [...sightings].sort((a, b) => a.span.fromFt - b.span.fromFt);
+  const sorted = [...sightings].sort(
+    (a, b) =>
+      a.span.fromFt - b.span.fromFt ||
+      compareText(a.axis.run.id, b.axis.run.id) ||
+      compareText(b.pass, a.pass) ||
+      compareText(a.entryId, b.entryId),
+  );
+  const runs = groupBy(sorted, ({ axis }) => axis.run.id);
+  const fits = (a: S, b: S) => compatible(a, b) && !isTorn(a, b);
   let groups: S[][] = [];
-  const byPass = new Map<string, S[]>();
-  for (const sighting of sorted) {
-    const pass = byPass.get(passKey(sighting));
-    if (pass) pass.push(sighting);
-    else byPass.set(passKey(sighting), [sighting]);
+  for (const runId of [...runs.keys()].sort()) {
+    let ofRun: S[][] = [];
+    for (const pass of groupBy(runs.get(runId)!, (sighting) => sighting.pass).values()) {
+      ofRun = matchInto(ofRun, bindAlike(pass), withinFt, fits);
+    }
+    groups = matchInto(groups, ofRun, withinFt, fits);
   }
-  for (const pass of byPass.values()) groups = matchInto(groups, pass, withinFt, compatible);
   return groups.sort((a, b) => a[0]!.span.fromFt - b[0]!.span.fromFt);
 }
 
-/** Matches one pass's sightings against what is grouped so far; both sides sorted by station. */
+const compareText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+
+function groupBy<S>(items: readonly S[], keyOf: (item: S) => string): Map<string, S[]> {
+  const groups = new Map<string, S[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
+  }
+  return groups;
+}
+
+/** Sightings of one pass that somebody said are one thing; every other alone. */
+function bindAlike<S extends Sighting>(pass: readonly S[]): S[][] {
+  const groups: S[][] = [];
+  for (const sighting of pass) {
+    const bonds = bondsOf(sighting);
+    const bound =
+      bonds.length === 0
+        ? undefined
+        : groups.find((group) => group.some((one) => share(bondsOf(one), bonds)));
+    if (bound) bound.push(sighting);
+    else groups.push([sighting]);
+  }
+  return groups;
+}
+
+/** Matches one pass's or one run's groups against what is grouped so far. */
 function matchInto<S extends Sighting>(
   groups: readonly S[][],
-  pass: readonly S[],
+  incoming: readonly S[][],
   withinFt: number,
   compatible: (a: S, b: S) => boolean,
 ): S[][] {
-  if (groups.length === 0) return pass.map((sighting) => [sighting]);
-  const sorted = [...groups].sort((a, b) => a[0]!.span.fromFt - b[0]!.span.fromFt);
+  if (groups.length === 0) return [...incoming];
+  if (incoming.length === 0) return [...groups];
+  const byStation = (a: S[], b: S[]) => a[0]!.span.fromFt - b[0]!.span.fromFt;
+  const sorted = [...groups].sort(byStation);
+  const items = [...incoming].sort(byStation);
+  const matches = createMatching();
+  bindAcross(sorted, items, matches);
+  const most = (list: readonly S[][], of: (one: S) => number) =>
+    list.reduce((top, [first]) => Math.max(top, of(first!)), 0);
+  const longestFt = most(sorted, ({ span }) => span.toFt - span.fromFt);
+  const acrossRuns = items[0]![0]!.axis !== sorted[0]![0]!.axis || isMixed(sorted);
+  const reachFt = acrossRuns
+    ? Math.max(withinFt, 3 * (most(sorted, (one) => one.sigmaFt) + most(items, (one) => one.sigmaFt))) // prettier-ignore
+    : withinFt;
   const candidates: { group: number; item: number; feet: number }[] = [];
-  const longestFt = sorted.reduce(
-    (most, [first]) => Math.max(most, first!.span.toFt - first!.span.fromFt),
-    0,
-  );
   let low = 0;
-  pass.forEach((sighting, item) => {
-    const fromFt = sighting.span.fromFt - withinFt - longestFt;
+  items.forEach(([sighting, ...rest], item) => {
+    if (!sighting || matches.hasItem(item)) return;
+    const fromFt = sighting.span.fromFt - reachFt - longestFt;
     while (low < sorted.length && sorted[low]![0]!.span.fromFt < fromFt) low += 1;
     for (let group = low; group < sorted.length; group += 1) {
-      const first = sorted[group]![0]!;
-      if (first.span.fromFt > sighting.span.toFt + withinFt) break;
-      const feet = apartFt(first, sighting);
-      if (feet <= withinFt && sorted[group]!.every((other) => compatible(other, sighting))) {
-        candidates.push({ group, item, feet });
-      }
+      const [first, ...others] = sorted[group]!;
+      if (first!.span.fromFt > sighting.span.toFt + reachFt) break;
+      if (matches.hasGroup(group)) continue;
+      const feet = apartFt(first!, sighting);
+      const isNear = feet <= allowedFt(first!, sighting, withinFt);
+      const all = [first!, ...others];
+      const isOne = () => [sighting, ...rest].every((a) => all.every((b) => compatible(b, a)));
+      if (isNear && isOne()) candidates.push({ group, item, feet });
     }
   });
   candidates.sort((a, b) => a.feet - b.feet || a.item - b.item || a.group - b.group);
+  for (const { group, item } of candidates) matches.offer(group, item);
+  const merged = sorted.map((group, index) => {
+    const item = matches.itemOf(index);
+    return item === undefined ? group : [...group, ...items[item]!];
+  });
+  return [...merged, ...items.filter((_, item) => !matches.hasItem(item))];
+}
+
+function isMixed<S extends Sighting>(groups: readonly S[][]): boolean {
+  const [first] = groups[0]!;
+  return groups.some((group) => group.some(({ axis }) => axis !== first!.axis));
+}
+
+/** Matches what is bound, before anything is matched by its footage. */
+function bindAcross<S extends Sighting>(
+  groups: readonly S[][],
+  items: readonly S[][],
+  matches: Matching,
+): void {
+  const groupOf = new Map<string, number>();
+  groups.forEach((group, index) => {
+    for (const bond of group.flatMap(bondsOf)) groupOf.set(bond, index);
+  });
+  if (groupOf.size === 0) return;
+  items.forEach((item, index) => {
+    const group = item
+      .flatMap(bondsOf)
+      .map((bond) => groupOf.get(bond))
+      .find((at) => at !== undefined && !matches.hasGroup(at));
+    if (group !== undefined) matches.bind(group, index);
+  });
+}
+
+type Matching = ReturnType<typeof createMatching>;
+
+/** A one-to-one matching; what is offered may not cross what is matched: things keep their order. */
+function createMatching() {
   const groupOf = new Map<number, number>();
   const itemOf = new Map<number, number>();
-  for (const { group, item } of candidates) {
-    if (groupOf.has(item) || itemOf.has(group)) continue;
-    if (crosses(groupOf, group, item)) continue;
+  const inOrder: { item: number; group: number }[] = [];
+  const bind = (group: number, item: number) => {
     groupOf.set(item, group);
     itemOf.set(group, item);
-  }
-  const merged = sorted.map((group, index) => {
-    const item = itemOf.get(index);
-    return item === undefined ? group : [...group, pass[item]!];
-  });
-  const alone = pass.flatMap((sighting, item) => (groupOf.has(item) ? [] : [[sighting]]));
-  return [...merged, ...alone];
+  };
+  return {
+    hasItem: (item: number) => groupOf.has(item),
+    hasGroup: (group: number) => itemOf.has(group),
+    itemOf: (group: number) => itemOf.get(group),
+    bind,
+    offer: (group: number, item: number) => {
+      if (groupOf.has(item) || itemOf.has(group)) return;
+      const before = lastAtOrBelow(inOrder, item, (one) => one.item);
+      if (before >= 0 && inOrder[before]!.group > group) return;
+      if (before + 1 < inOrder.length && inOrder[before + 1]!.group < group) return;
+      inOrder.splice(before + 1, 0, { item, group });
+      bind(group, item);
+    },
+  };
 }
 
-/** Whether a new match would cross one already made: things keep their order along the pipe. */
-function crosses(groupOf: ReadonlyMap<number, number>, group: number, item: number): boolean {
-  for (const [otherItem, otherGroup] of groupOf) {
-    if ((otherItem - item) * (otherGroup - group) < 0) return true;
-  }
-  return false;
-}
-
-/** The sighting to trust for the station: both ends known, the trusted pass, then the smallest σ. */
+/** The sighting to trust for the station: of each run its trusted pass, then the smallest σ of them. */
 export function mostTrusted<S extends Sighting>(group: readonly S[], trustPass: Pass): S {
   if (group.length === 1) return group[0]!;
-  return [...group].sort(
+  const best = new Map<string, S>();
+  const byPass = (a: S, b: S) =>
+    Number(a.oneEnded ?? false) - Number(b.oneEnded ?? false) ||
+    Number(b.pass === trustPass) - Number(a.pass === trustPass) ||
+    a.sigmaFt - b.sigmaFt;
+  for (const sighting of group) {
+    const held = best.get(sighting.axis.run.id);
+    if (!held || byPass(sighting, held) < 0) best.set(sighting.axis.run.id, sighting);
+  }
+  return [...best.values()].sort(
     (a, b) =>
       Number(a.oneEnded ?? false) - Number(b.oneEnded ?? false) ||
-      Number(b.pass === trustPass) - Number(a.pass === trustPass) ||
-      a.sigmaFt - b.sigmaFt,
+      a.sigmaFt - b.sigmaFt ||
+      compareText(a.axis.run.id, b.axis.run.id),
   )[0]!;
+}
+
+/**
+ * Where a group lies: as its most trusted sighting has it; a tied thing lies where its tie does, which
+ * all its sightings have part in.
+ */
+export function placeGroup<S extends Sighting>(
+  group: readonly S[],
+  trustPass: Pass,
+): { readonly best: S; readonly span: Interval; readonly sigmaFt: number } {
+  const tied = group.filter(({ axis, entryId }) => axis.words.tieOf(entryId)?.stationFt != null);
+  const best = mostTrusted(tied.length > 0 ? tied : group, trustPass);
+  const tie = best.axis.words.tieOf(best.entryId);
+  if (tie?.stationFt == null || tie.sigmaFt === null) {
+    return { best, span: best.span, sigmaFt: best.sigmaFt };
+  }
+  const entry = best.axis.log.byId.get(best.entryId)!;
+  const { from, to } = best.axis.placeOfEntry(entry);
+  const shiftFt = tie.stationFt - (from.stationFt + to.stationFt) / 2;
+  const span = interval(best.span.fromFt + shiftFt, best.span.toFt + shiftFt);
+  return { best, span, sigmaFt: tie.sigmaFt };
 }

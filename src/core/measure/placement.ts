@@ -12,10 +12,49 @@ export type Place = {
   readonly alongFt: number;
   readonly stationFt: number;
   readonly sigmaFt: number;
+  /** The part of σ that is the reading's own, without that of the run's place on the line. */
+  readonly readingSigmaFt: number;
+};
+
+/** Where a run's access lies on its line, and how sure that is. */
+export type RunOrigin = {
+  readonly originFt: number;
+  readonly scale: number;
+  /** What the run's place adds to the variance of a station, ft². */
+  readonly varianceAt: (alongFt: number) => number;
+  /** What both runs' places add to the variance of a distance between two of their stations, ft². */
+  readonly varianceBetween: (alongFt: number, other: RunAxis, otherAlongFt: number) => number;
+};
+
+/** The place of what everything else is measured from: sure. */
+export const REFERENCE_ORIGIN: RunOrigin = {
+  originFt: 0,
+  scale: 1,
+  varianceAt: () => 0,
+  varianceBetween: () => 0,
 };
 
 /** Where an entry lies when nobody said its footage: between its neighbours in time. */
 export type Between = { readonly from: Place; readonly to: Place };
+
+/** The tie that an entry is a sighting of. */
+export type EntryTie = {
+  readonly id: string;
+  /** `null` while nothing joins the tie to the line. */
+  readonly stationFt: number | null;
+  readonly sigmaFt: number | null;
+};
+
+/** What somebody said of entries beyond what they say themselves. */
+export type EntryWords = {
+  readonly tieOf: (entryId: string) => EntryTie | null;
+  /** Entries that share a bond are one thing, whatever their footages. */
+  readonly bondsOf: (entryId: string) => readonly string[];
+  /** Entries that share a rift are two things, however near. */
+  readonly riftsOf: (entryId: string) => readonly string[];
+};
+
+const NO_WORDS: EntryWords = { tieOf: () => null, bondsOf: () => [], riftsOf: () => [] };
 
 /** Turns the readings of one run into stations. */
 export type RunAxis = {
@@ -26,6 +65,8 @@ export type RunAxis = {
   readonly placed: boolean;
   readonly originFt: number;
   readonly scale: number;
+  readonly origin: RunOrigin | null;
+  readonly words: EntryWords;
   /** +1 facing downstream, −1 facing upstream. */
   readonly direction: 1 | -1;
   /** Distance from the access to the end of the run along the pipe, feet. */
@@ -41,13 +82,15 @@ export type RunAxis = {
  * Lays one run on the axis of its line.
  *
  * `d = r' − r0 − v` with `v` the drop when the zero is at the rim; `station = o + δ·s·d`.
- * σ = 0.5 ft + 0.5% of d + half the misclosure that the reading carries.
+ * σ of a reading = 0.5 ft + 0.5% of d + half the misclosure that it carries; a station's σ adds, by
+ * squares, how sure the run's own place on the line is.
  */
 export function layRun(
   run: Run,
   log: FoldedLog,
   settings: Settings,
-  origin: { readonly originFt: number; readonly scale: number } | null,
+  origin: RunOrigin | null,
+  words: EntryWords = NO_WORDS,
 ): RunAxis {
   const home = measureHomecoming(run, log.standing);
   const dropFt = run.zero.at === 'rim' ? run.zero.dropFt : 0;
@@ -63,13 +106,15 @@ export function layRun(
     const carriedFt = Math.abs(
       home.misclosureFt * slipShare(home, pass, readingFt, settings.slipOn),
     );
+    const readingSigmaFt =
+      TOLERANCES.readingSigmaFt +
+      TOLERANCES.readingSigmaRatio * Math.max(0, alongFt) +
+      carriedFt / 2;
     return {
       alongFt,
       stationFt: placeAlong(alongFt),
-      sigmaFt:
-        TOLERANCES.readingSigmaFt +
-        TOLERANCES.readingSigmaRatio * Math.max(0, alongFt) +
-        carriedFt / 2,
+      readingSigmaFt,
+      sigmaFt: Math.sqrt(readingSigmaFt ** 2 + (origin?.varianceAt(alongFt) ?? 0)),
     };
   };
   const reachFt = Math.max(0, alongOf('out', home.farthestFt));
@@ -84,6 +129,8 @@ export function layRun(
     placed: origin !== null,
     originFt,
     scale,
+    origin,
+    words,
     direction,
     reachFt,
     alongOf,

@@ -23,6 +23,8 @@ import { shortDrain } from './short-drain';
 import { sizeMissing } from './size-missing';
 import { stretchOpen } from './stretch-open';
 import { stretchReversed } from './stretch-reversed';
+import { tieMisfit } from './tie-misfit';
+import { tieUnchecked } from './tie-unchecked';
 import { unseenCalledGood } from './unseen-called-good';
 import { waterUnverified } from './water-unverified';
 
@@ -36,6 +38,7 @@ export const CHECKS: readonly Check[] = [
   materialConflict,
   waterUnverified,
   runUnplaced,
+  tieMisfit,
   unseenCalledGood,
   flagOpen,
   readingMissing,
@@ -47,6 +50,7 @@ export const CHECKS: readonly Check[] = [
   nearDuplicate,
   backUnconfirmed,
   homecoming,
+  tieUnchecked,
   sizeMissing,
   noLocate,
   noPhoto,
