@@ -4,6 +4,7 @@ import { type CheckContext, type Issue } from './judge/check';
 import { runChecks } from './judge/checks/index';
 import type { Finding } from './judge/finding';
 import { judgeFindings } from './judge/findings';
+import { heldWaterOf, listNarrowings, type Narrowing } from './judge/held-and-left';
 import {
   type Completeness,
   judgeCompleteness,
@@ -13,6 +14,7 @@ import {
 } from './judge/verdict';
 import { buildLateral, groupRunsByLine, type Lateral } from './lateral/lateral';
 import { findMeetings, type Meeting } from './lateral/meets';
+import type { HeldWater } from './lateral/grade/held-water';
 import { foldLog, type FoldedLog } from './log/fold';
 import type { DefectKind } from './log/vocabulary';
 import type { Settings } from './job/settings';
@@ -29,6 +31,10 @@ export type Derived = {
   /** Where each branch meets the line it joins, as far as somebody saw it. */
   readonly meets: ReadonlyMap<string, Meeting>;
   readonly findings: readonly Finding[];
+  /** The water that stands in the house line. */
+  readonly held: HeldWater;
+  /** What obstructs the bore of the house line, and what it leaves. */
+  readonly narrowings: readonly Narrowing[];
   readonly checks: readonly Issue[];
   readonly overall: Overall;
   readonly completeness: Completeness;
@@ -56,6 +62,8 @@ export function derive(inspection: Inspection): Derived {
     branches: laterals.slice(1),
     meets: findMeetings(inspection, laterals),
     findings,
+    held: heldWaterOf(laterals[0]!, findings),
+    narrowings: listNarrowings(laterals[0]!, findings),
     checks,
     overall: judgeOverall(laterals, findings, checks),
     completeness: judgeCompleteness(laterals),

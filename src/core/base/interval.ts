@@ -28,13 +28,13 @@ export function clip(stretch: Interval, within: Interval): Interval | null {
   return fromFt <= toFt ? { fromFt, toFt } : null;
 }
 
-/** Merges touching intervals; the result is sorted and disjoint. */
-export function unite(stretches: readonly Interval[]): Interval[] {
+/** Merges intervals that touch, or lie within `withinFt`; the result is sorted and disjoint. */
+export function unite(stretches: readonly Interval[], withinFt = 0): Interval[] {
   const sorted = [...stretches].sort((a, b) => a.fromFt - b.fromFt);
   const united: { fromFt: number; toFt: number }[] = [];
   for (const stretch of sorted) {
     const last = united.at(-1);
-    if (last && stretch.fromFt <= last.toFt) last.toFt = Math.max(last.toFt, stretch.toFt);
+    if (last && stretch.fromFt <= last.toFt + withinFt) last.toFt = Math.max(last.toFt, stretch.toFt);
     else united.push({ ...stretch });
   }
   return united;

@@ -18,6 +18,11 @@ export const TOLERANCES = {
   spanSigmaRatio: 0.01,
   /** Beyond this many σ a tie does not fit, and two sightings are not one thing. */
   misfitSigmas: 3,
+  /** A locator's depth: an inch, and three parts in a hundred of the depth. */
+  locateSigmaIn: 1,
+  locateSigmaRatio: 0.03,
+  /** A ground level shot from the job's datum. */
+  levelSigmaIn: 0.25,
   /** A homecoming error beyond this plus `homecomingRatio` of the farthest reading is asked about. */
   homecomingFt: 1,
   homecomingRatio: 0.02,

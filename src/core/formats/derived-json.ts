@@ -1,6 +1,7 @@
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
+import type { Grade } from '../lateral/grade/grade';
 import type { Lateral } from '../lateral/lateral';
 import type { Meeting } from '../lateral/meets';
 import type { PlacedTie } from '../measure/join/join';
@@ -66,6 +67,7 @@ function lateralJson(lateral: Lateral) {
       certainty: segment.certainty,
       zone: segment.zone,
       responsibleSide: segment.responsibleSide,
+      age: segment.age,
     })),
     features: lateral.features.map((feature) => ({
       feature: feature.feature,
@@ -78,6 +80,7 @@ function lateralJson(lateral: Lateral) {
     coverage: coverageJson(lateral),
     runs: [...lateral.axes, ...lateral.unplaced].map(runJson),
     ties: lateral.join.ties.map(tieJson),
+    grade: gradeJson(lateral.grade),
   };
 }
 
@@ -92,6 +95,20 @@ function tieJson({ id, label, stationFt, sigmaFt, standing, sightings }: PlacedT
       runId,
       entryId,
       residualFt: stationFt === null ? null : ft(residualFt),
+    })),
+  };
+}
+
+function gradeJson({ points, whole, verdict }: Grade) {
+  return {
+    verdict,
+    fallAvailableIn: whole && roundTo(whole.availableIn, 2),
+    fallRequiredIn: whole && roundTo(whole.requiredIn, 2),
+    sigmaIn: whole && roundTo(whole.sigmaIn, 2),
+    inverts: points.map(({ stationFt, invertIn, sigmaIn }) => ({
+      stationFt: ft(stationFt),
+      invertIn: roundTo(invertIn, 2),
+      sigmaIn: roundTo(sigmaIn, 2),
     })),
   };
 }

@@ -3,7 +3,7 @@ import { VALIDATION } from '../base/joi';
 import { FORMAT, FORMAT_VERSION, type Inspection, inspectionSchema } from '../job/inspection';
 import { checkEntry } from '../log/entry';
 import { writeCanonical } from './canonical';
-import { findReferenceFaults } from './references';
+import { findReferenceFaults } from '../job/references';
 
 /** The most faults that are listed at once; a file with more says how many were left out. */
 const MOST_FAULTS = 200;

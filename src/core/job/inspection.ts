@@ -69,6 +69,13 @@ export const spanSchema = Joi.object({
   basis: oneOf(['taped', 'seen']).required(),
 });
 
+/** A decision as this app writes it; files may hold others, which are kept. */
+export const decisionSchema = Joi.object({
+  id: id().required(),
+  kind: line().required(),
+  reason: Joi.string().allow('').max(2000).required(),
+}).unknown();
+
 /** The whole file except the insides of `entries`, which `checkEntry` reads kind by kind. */
 export const inspectionSchema = Joi.object({
   format: oneOf([FORMAT]).required(),

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { length, oneOf, ratio } from '../base/joi';
+import { type Material, MATERIALS } from '../log/vocabulary';
 
 /** What an inspector may change about the computation. Every value has a default. */
 export type Settings = {
@@ -15,6 +16,12 @@ export type Settings = {
   readonly eyeSizeIn: number;
   /** How far an eyeballed share may be out. */
   readonly eyeShareRatio: number;
+  /** Height of the locator's transmitter over the invert, inches. */
+  readonly transmitterHeightIn: number;
+  /** How far the transmitter sits behind the lens, inches. */
+  readonly transmitterBehindIn: number;
+  /** Years that a material usually serves, where the inspector's figures are not Chert's. */
+  readonly usualLives: Partial<Record<Material, { readonly from: number; readonly to: number }>>;
 };
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -24,7 +31,13 @@ export const DEFAULT_SETTINGS: Settings = {
   minDrainMin: 5,
   eyeSizeIn: 0.5,
   eyeShareRatio: 0.1,
+  transmitterHeightIn: 1,
+  transmitterBehindIn: 0,
+  usualLives: {},
 };
+
+const year = () => Joi.number().integer().min(1).max(500).required();
+const years = Joi.object({ from: year(), to: year() });
 
 /** Settings as a file keeps them: only what differs from the defaults. */
 export const settingsSchema = Joi.object({
@@ -34,6 +47,9 @@ export const settingsSchema = Joi.object({
   minDrainMin: Joi.number().min(0).max(600),
   eyeSizeIn: length().max(6),
   eyeShareRatio: ratio(),
+  transmitterHeightIn: length().max(12),
+  transmitterBehindIn: length().max(60),
+  usualLives: Joi.object(Object.fromEntries(MATERIALS.map((material) => [material, years]))),
 });
 
 /** The settings in force: the defaults with what differs laid over them. */

@@ -1,4 +1,5 @@
 import { type Interval, unite } from '../base/interval';
+import { TOLERANCES } from '../base/tolerances';
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
 import type { FoldedLog } from '../log/fold';
@@ -8,6 +9,7 @@ import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
 import { clipToTerminus, type Coverage, measureCoverage, reachOf } from './coverage';
 import { type Feature, readFeatures } from './features';
+import { type Grade, measureGrade } from './grade/grade';
 import { layLine } from './lay-line';
 import type { Partition } from './partition';
 import { cutSegments, type Pipe, readPipes, responsibilityLineFt, type Segment } from './segments';
@@ -34,6 +36,7 @@ export type Lateral = {
   readonly features: readonly Feature[];
   readonly responsibilityLineFt: number | null;
   readonly coverage: Coverage;
+  readonly grade: Grade;
 };
 
 /** Fill at which the whole bore is under water and nothing of it can be seen. */
@@ -78,13 +81,14 @@ export function buildLateral(
   const terminus = findTerminus(ends, features);
   const reachedMain =
     terminus !== null && endsLine(terminus.kind) && terminus.confirmedBy !== 'none';
-  const reached = clipToTerminus(unite(axes.map(reachOf)), terminus);
+  const reached = clipToTerminus(unite(axes.map(reachOf), TOLERANCES.samePlaceFt), terminus);
   const pipes = readPipes(axes, reached, settings);
   const zones = readZones(axes, inspection.accessPoints, reached, features, settings);
   const lineFt = responsibilityLineFt(inspection.job, features);
   const submerged = axes.flatMap((axis) =>
     placeStretches(axis, 'defect').filter((stretch) => isUnderWater(stretch, pipes)),
   );
+  const segments = cutSegments(pipes, zones, inspection, lineFt, settings);
   const unplaced = laid.filter((axis) => !axis.placed);
   return {
     lineId,
@@ -94,7 +98,7 @@ export function buildLateral(
     ownSegments: new Map(
       unplaced.map((axis) => {
         const own = readPipes([axis], [reachOf(axis)], settings);
-        return [axis.run.id, cutSegments(own, [], inspection.job, null)];
+        return [axis.run.id, cutSegments(own, [], inspection, null, settings)];
       }),
     ),
     reached,
@@ -102,7 +106,8 @@ export function buildLateral(
     terminus,
     ends,
     pipes,
-    segments: cutSegments(pipes, zones, inspection.job, lineFt),
+    segments,
+    grade: measureGrade(axes, segments, inspection.job, settings),
     zones,
     features,
     responsibilityLineFt: lineFt,

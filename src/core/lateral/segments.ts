@@ -1,10 +1,12 @@
 import type { Interval } from '../base/interval';
 import { lastAtOrBelow } from '../base/memo';
+import type { Inspection } from '../job/inspection';
 import type { Job } from '../job/job';
 import type { Settings } from '../job/settings';
 import type { EntryOf } from '../log/entry';
 import type { Certainty, Material, Zone } from '../log/vocabulary';
 import type { RunAxis } from '../measure/placement';
+import { likelyAge, type PipeAge } from './age';
 import type { Feature } from './features';
 import { readMarks } from './marks';
 import { type Partition, partition } from './partition';
@@ -27,6 +29,8 @@ export type Segment = Interval & {
   readonly certainty: Certainty;
   readonly zone: Zone | null;
   readonly responsibleSide: ResponsibleSide;
+  /** How old it probably is; `null` for an unknown material. */
+  readonly age: PipeAge | null;
   readonly entryIds: readonly string[];
 };
 
@@ -78,9 +82,11 @@ export function sideAt(
 export function cutSegments(
   pipes: readonly Partition<Pipe>[],
   zones: readonly (Interval & { readonly value: Zone | null })[],
-  job: Job,
+  { job, property }: Pick<Inspection, 'job' | 'property'>,
   lineFt: number | null,
+  settings: Settings,
 ): Segment[] {
+  const year = Number(job.scheduledFor.slice(0, 4));
   const cutsFt = zones.flatMap((zone) => [zone.fromFt, zone.toFt]);
   if (lineFt !== null) cutsFt.push(lineFt);
   cutsFt.sort((a, b) => a - b);
@@ -93,6 +99,9 @@ export function cutSegments(
       const first = lastAtOrBelow(cutsFt, piece.fromFt + 1e-9, (cutFt) => cutFt) + 1;
       const last = lastAtOrBelow(cutsFt, piece.toFt - 1e-9, (cutFt) => cutFt);
       const edges = [piece.fromFt, ...new Set(cutsFt.slice(first, last + 1)), piece.toFt];
+      const material = piece.value?.material ?? 'unknown';
+      const lined = piece.value?.lined ?? false;
+      const age = likelyAge(material, lined, property, year, settings.usualLives);
       const parts = edges.slice(1).map((toFt, index): Segment => {
         const fromFt = edges[index]!;
         const middleFt = (fromFt + toFt) / 2;
@@ -100,9 +109,10 @@ export function cutSegments(
         return {
           fromFt,
           toFt,
-          material: piece.value?.material ?? 'unknown',
+          material,
           diameterIn: piece.value?.diameterIn ?? null,
-          lined: piece.value?.lined ?? false,
+          lined,
+          age,
           certainty: piece.value?.certainty ?? 'cannot-tell',
           zone,
           responsibleSide: sideAt(job, lineFt, middleFt, zone),

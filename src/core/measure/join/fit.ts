@@ -1,3 +1,4 @@
+import { roundTo } from '../../base/numbers';
 import type { RunAxis, RunOrigin } from '../placement';
 import { dot, invertSymmetric, type Matrix, quadratic, zeros } from './cholesky';
 import {
@@ -116,8 +117,9 @@ export function originOf(fit: Fit, axis: RunAxis): RunOrigin | null {
   const originAt = fit.unknowns.originAt.get(axis.run.accessPointId);
   const scaleAt = fit.unknowns.scaleAt.get(axis.run.id);
   return {
-    originFt: originAt === undefined ? 0 : fit.values[originAt]!,
-    scale: 1 + (scaleAt === undefined ? 0 : fit.values[scaleAt]!),
+    // Free of the noise of binary fractions, so that runs that touch do touch.
+    originFt: originAt === undefined ? 0 : roundTo(fit.values[originAt]!, 9),
+    scale: scaleAt === undefined ? 1 : roundTo(1 + fit.values[scaleAt]!, 12),
     varianceAt: (alongFt) => {
       const row = rowOf(fit.unknowns, axis, alongFt);
       return Math.max(0, quadratic(row, fit.covariance, row));

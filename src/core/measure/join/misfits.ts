@@ -104,11 +104,15 @@ function listUnchecked(network: Network, links: readonly Link[]): Set<Link> {
 function explainSightings(fit: Fit, tie: TieLink): Explanation[] {
   const { normal, right } = normalOf(fit);
   const without = { ...fit, ...downdate(fit, normal, right, tie) };
+  const seen = tie.sightings.map(({ runId, entryId }) => {
+    const axis = fit.network.runs.get(runId)!;
+    return { axis, entry: axis.log.byId.get(entryId)! };
+  });
   return tie.sightings.flatMap((sighting, index) => {
-    const axis = fit.network.runs.get(sighting.runId)!;
-    const entry = axis.log.byId.get(sighting.entryId)!;
+    const { axis, entry } = seen[index]!;
+    const partners = seen.filter((_, at) => at !== index);
     return SIGHTING_CAUSES.flatMap(({ cause, alternatives }) =>
-      alternatives(axis, entry)
+      alternatives(axis, entry, partners)
         .map(({ text, remedy, alongFt, sigmaFt }): Explanation => {
           const sightings = tie.sightings.with(index, { ...sighting, alongFt, sigmaFt });
           const { ratio } = surpriseOf(without, { ...tie, sightings });

@@ -5,10 +5,12 @@ import type { SightingCause } from './cause';
 /** The other run saw another thing of the same kind, and that one would fit. */
 export const anotherThing: SightingCause = {
   cause: 'another-thing',
-  alternatives: (axis, entry) =>
+  alternatives: (axis, entry, partners) =>
     axis.log.standing.flatMap((other) => {
       const isOther = other.id !== entry.id && other.readingFt !== null;
-      if (!isOther || !isSameKindOfThing(axis, entry, axis, other)) return [];
+      const isAlike = () =>
+        partners.every((one) => isSameKindOfThing(axis, other, one.axis, one.entry));
+      if (!isOther || !isAlike()) return [];
       const place = axis.placeOf(other.pass, other.readingFt!);
       return [
         {

@@ -24,10 +24,18 @@ export type Alternative = {
   readonly remedy: Remedy;
 };
 
+/** A sighting with its run. */
+export type Seen = { readonly axis: RunAxis; readonly entry: Entry };
+
 /** A cause that one sighting of a tie may have: a name, and what it would have been instead. */
 export type SightingCause = {
   readonly cause: string;
-  readonly alternatives: (axis: RunAxis, entry: Entry) => readonly Alternative[];
+  /** @param partners the other sightings of the tie. */
+  readonly alternatives: (
+    axis: RunAxis,
+    entry: Entry,
+    partners: readonly Seen[],
+  ) => readonly Alternative[];
 };
 
 /** What a whole run could have been instead: the network with it, and how to say it once it is fitted. */

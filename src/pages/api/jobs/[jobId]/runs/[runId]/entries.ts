@@ -1,5 +1,5 @@
 import { sayGot } from '#core/base/fault';
-import { findDanglingEntries } from '#core/formats/references';
+import { findDanglingEntries } from '#core/job/references';
 import { checkEntry } from '#core/log/entry';
 import { database } from '#server/database';
 import { appendEntries, listEntryIds } from '#server/entries';

@@ -1,0 +1,62 @@
+import { clamp } from '../base/numbers';
+import type { DefectKind } from '../log/vocabulary';
+import { wettedAreaRatio } from './fill';
+
+/** Kinds that line the bore all round, and kinds that fill it from one side. */
+const ROUND: readonly DefectKind[] = ['scale', 'grease', 'mineral'];
+const ONE_SIDED: readonly DefectKind[] = ['roots', 'debris', 'foreign-object'];
+const ACROSS: readonly DefectKind[] = ['intruding-tap', 'deformation'];
+
+/** What is left of the bore at an obstruction. */
+export type Opening = {
+  /** The largest round thing that passes, inches. */
+  readonly clearIn: number;
+  /** Share of the full bore's capacity, running full, that a pipe of that bore would have (0 to 1). */
+  readonly capacityRatio: number;
+};
+
+/**
+ * The opening that an obstruction leaves, or `null` for a kind that takes none of the bore or when
+ * its size is not known.
+ *
+ * All round, a share `a` of the area leaves `D·√(1 − a)`. From one side it is a segment of that area,
+ * whose height is taken off the bore. A lip and an offset take their height. Capacity by Manning for a
+ * pipe running full, `Q ∝ d^(8/3)`: the same slope and roughness, so a comparison and no flow.
+ */
+export function openingLeft(
+  kind: DefectKind,
+  boreIn: number | null,
+  size: { readonly extentRatio: number | null; readonly heightIn: number | null },
+): Opening | null {
+  if (boreIn === null) return null;
+  const clearIn = clearOf(kind, boreIn, size.extentRatio, size.heightIn);
+  if (clearIn === null) return null;
+  return { clearIn, capacityRatio: (clearIn / boreIn) ** (8 / 3) };
+}
+
+function clearOf(
+  kind: DefectKind,
+  boreIn: number,
+  extentRatio: number | null,
+  heightIn: number | null,
+): number | null {
+  if (kind === 'lip' || kind === 'offset') {
+    return heightIn === null ? null : Math.max(0, boreIn - heightIn);
+  }
+  if (extentRatio === null) return null;
+  const share = clamp(extentRatio, 0, 1);
+  if (ROUND.includes(kind)) return boreIn * Math.sqrt(1 - share);
+  if (ACROSS.includes(kind)) return boreIn * (1 - share);
+  return ONE_SIDED.includes(kind) ? boreIn * (1 - segmentHeightRatio(share)) : null;
+}
+
+/** Height ÷ bore of the segment of a circle that holds a share of its area; by halving, to 1e-6. */
+export function segmentHeightRatio(areaRatio: number): number {
+  let [low, high] = [0, 1];
+  for (let step = 0; step < 20; step += 1) {
+    const middle = (low + high) / 2;
+    if (wettedAreaRatio(middle) < areaRatio) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
