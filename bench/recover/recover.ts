@@ -8,7 +8,6 @@ import { seededRandom } from '#core/rig/random';
 import { percentile } from '../times';
 import { makeScene, type Scene } from './scene';
 
-
 type Errors = { readonly errorsFt: number[]; readonly sigmas: number[] };
 const noErrors = (): Errors => ({ errorsFt: [], sigmas: [] });
 
@@ -55,8 +54,8 @@ export const isRight = ({ trueFtOf }: Scene, tie: Tie) =>
 function noteErrors(scene: Scene, derived: Derived, into: Recovered): void {
   for (const feature of derived.lateral.features) {
     const [first] = feature.sightings;
-    const at = first && scene.trueFtOf(first.runId, first.entryId);
-    if (at == null) continue;
+    const at = first ? scene.trueFtOf(first.runId, first.entryId) : null;
+    if (at === null) continue;
     const errorFt = feature.stationFt - (at - scene.referenceFt);
     const isReference = feature.sightings.some(({ runId }) => runId === 'R1');
     for (const errors of [into.all, isReference ? into.reference : into.others]) {

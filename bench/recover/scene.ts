@@ -19,7 +19,9 @@ export type Scene = {
 const EXTRA = ['tee', 'wye', 'coupling', 'tee', 'test-tee'] as const;
 const STARTS_AT = ['2026-11-03T09:00:00-08:00', '2026-11-03T10:00:00-08:00', '2026-11-03T11:00:00-08:00']; // prettier-ignore
 /** The head that gets round the most. */
-const SMALLEST = [...DEFAULT_PREFERENCES.equipment.heads].sort((a, b) => a.diameterIn - b.diameterIn)[0]!;
+const SMALLEST = [...DEFAULT_PREFERENCES.equipment.heads].sort(
+  (a, b) => a.diameterIn - b.diameterIn,
+)[0]!;
 /** Features nobody sees with the camera, or that end a line. */
 const NOT_SEEN = ['property-line', 'main-tap', 'tank'];
 
@@ -111,8 +113,8 @@ function nearestTrue(
   const access = truth.accesses.find(({ id }) => id === run.accessPointId)!;
   const alongFt = readingFt - run.zero.readingFt - run.zero.dropFt;
   const wouldBeFt = access.atFt + (run.facing === 'downstream' ? alongFt : -alongFt);
-  const [nearest] = truth.lines[0]!.features
-    .filter((one) => one.feature === feature)
-    .sort((a, b) => Math.abs(a.atFt - wouldBeFt) - Math.abs(b.atFt - wouldBeFt));
+  const [nearest] = truth.lines[0]!.features.filter((one) => one.feature === feature).sort(
+    (a, b) => Math.abs(a.atFt - wouldBeFt) - Math.abs(b.atFt - wouldBeFt),
+  );
   return nearest && Math.abs(nearest.atFt - wouldBeFt) < 5 ? nearest.atFt : null;
 }

@@ -8,6 +8,7 @@ export type Light = 'daylight' | 'crawlspace';
 const STAGES = [
   { key: 'site', label: 'Site' },
   { key: 'scope', label: 'Scope' },
+  { key: 'lateral', label: 'Lateral' },
   { key: 'report', label: 'Report' },
 ] as const;
 export type Stage = (typeof STAGES)[number]['key'];

@@ -34,7 +34,8 @@ export function unite(stretches: readonly Interval[], withinFt = 0): Interval[] 
   const united: { fromFt: number; toFt: number }[] = [];
   for (const stretch of sorted) {
     const last = united.at(-1);
-    if (last && stretch.fromFt <= last.toFt + withinFt) last.toFt = Math.max(last.toFt, stretch.toFt);
+    if (last && stretch.fromFt <= last.toFt + withinFt)
+      last.toFt = Math.max(last.toFt, stretch.toFt);
     else united.push({ ...stretch });
   }
   return united;

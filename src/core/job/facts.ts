@@ -98,7 +98,10 @@ export function checkFacts(inspection: Inspection, value: unknown): Outcome<Insp
   }
   check(settingsSchema, after.settings, ['settings']);
   const parts = { ties: tieSchema, decisions: decisionSchema } as const;
-  for (const [name, schema] of Object.entries(parts) as ['ties' | 'decisions', typeof tieSchema][]) {
+  for (const [name, schema] of Object.entries(parts) as [
+    'ties' | 'decisions',
+    typeof tieSchema,
+  ][]) {
     for (const [id, part] of Object.entries(change[name] ?? {})) {
       if (part === null) continue;
       check(schema, part, [name, id]);

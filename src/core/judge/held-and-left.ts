@@ -4,8 +4,7 @@ import { type Opening, openingLeft } from '../lateral/opening';
 import type { Finding } from './finding';
 import { fillRatioOf } from './severity/standing-water';
 
-const isOn = (lateral: Lateral, { placed, lineId }: Finding) =>
-  placed && lineId === lateral.lineId;
+const isOn = (lateral: Lateral, { placed, lineId }: Finding) => placed && lineId === lateral.lineId;
 
 /** The pools of a line, as its findings have them, and what they hold. */
 export function heldWaterOf(lateral: Lateral, findings: readonly Finding[]): HeldWater {

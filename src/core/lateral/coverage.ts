@@ -56,11 +56,7 @@ export function measureCoverage(
   reachedMain: boolean,
   submerged: readonly Interval[],
 ): Coverage {
-  const unseen = axes.flatMap((axis) =>
-    placeStretches(axis, 'unseen')
-      .filter((stretch) => !stretch.inRiser)
-      .map(unseenStretch),
-  );
+  const unseen = axes.flatMap(readUnseen);
   const seen = axes.flatMap((axis) =>
     subtract(
       [reachOf(axis)],
@@ -81,6 +77,35 @@ export function measureCoverage(
     gaps,
     unseen,
   };
+}
+
+/** What one run went through, and what of it that run could not see. */
+export type RunCoverage = {
+  readonly runId: string;
+  readonly reach: Interval;
+  readonly clearFt: number;
+  readonly obscuredFt: number;
+  readonly obscured: readonly Interval[];
+};
+
+/** How much of its way a run saw, whatever other runs saw of it. */
+export function measureRunCoverage(axis: RunAxis): RunCoverage {
+  const reach = reachOf(axis);
+  const clear = subtract([reach], readUnseen(axis));
+  const obscured = subtract([reach], clear);
+  return {
+    runId: axis.run.id,
+    reach,
+    clearFt: totalFt(clear),
+    obscuredFt: totalFt(obscured),
+    obscured,
+  };
+}
+
+function readUnseen(axis: RunAxis): UnseenStretch[] {
+  return placeStretches(axis, 'unseen')
+    .filter((stretch) => !stretch.inRiser)
+    .map(unseenStretch);
 }
 
 /** An open stretch is taken to run on as far as its pass went: silence clears nothing. */

@@ -41,7 +41,7 @@ export function readZones(
     .filter(({ feature }) => feature === 'wall' || feature === 'property-line')
     .map(({ stationFt }) => stationFt);
   const openings = new Map(axes.map((axis) => [axis.run.accessPointId, axis.originFt]));
-  return accessPoints
+  const carried = accessPoints
     .filter((access) => openings.has(access.id))
     .reduce(
       (pieces, access) =>
@@ -53,6 +53,19 @@ export function readZones(
         }),
       logged,
     );
+  return joinAlike(carried);
+}
+
+/** Neighbours that say the same are one: two runs from one access both name the ground over it. */
+function joinAlike(pieces: readonly ZonePiece[]): ZonePiece[] {
+  const joined: ZonePiece[] = [];
+  for (const piece of pieces) {
+    const last = joined.at(-1);
+    if (last && last.value === piece.value && last.toFt === piece.fromFt) {
+      joined[joined.length - 1] = { ...last, toFt: piece.toFt };
+    } else joined.push(piece);
+  }
+  return joined;
 }
 
 function carryZone(

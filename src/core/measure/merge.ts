@@ -248,6 +248,9 @@ export function mostTrusted<S extends Sighting>(group: readonly S[], trustPass: 
   )[0]!;
 }
 
+const isTied = (axis: RunAxis, entryId: string) =>
+  (axis.words.tieOf(entryId)?.stationFt ?? null) !== null;
+
 /**
  * Where a group lies: as its most trusted sighting has it; a tied thing lies where its tie does, which
  * all its sightings have part in.
@@ -256,10 +259,10 @@ export function placeGroup<S extends Sighting>(
   group: readonly S[],
   trustPass: Pass,
 ): { readonly best: S; readonly span: Interval; readonly sigmaFt: number } {
-  const tied = group.filter(({ axis, entryId }) => axis.words.tieOf(entryId)?.stationFt != null);
+  const tied = group.filter(({ axis, entryId }) => isTied(axis, entryId));
   const best = mostTrusted(tied.length > 0 ? tied : group, trustPass);
   const tie = best.axis.words.tieOf(best.entryId);
-  if (tie?.stationFt == null || tie.sigmaFt === null) {
+  if (!tie || tie.stationFt === null || tie.sigmaFt === null) {
     return { best, span: best.span, sigmaFt: best.sigmaFt };
   }
   const entry = best.axis.log.byId.get(best.entryId)!;

@@ -2,6 +2,7 @@ import type { Derived } from '../derive';
 import type { Lateral } from '../lateral/lateral';
 import { sayEntry } from '../log/say-entry';
 import type { Entry } from '../log/entry';
+import type { Pass } from '../log/vocabulary';
 import type { PlacedTie, TieStanding } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
 import type { Frame } from './frame';
@@ -14,6 +15,7 @@ export type LaneDot = {
   readonly y: number;
   readonly stationFt: number;
   readonly readingFt: number;
+  readonly pass: Pass;
   readonly kind: 'feature' | 'pipe' | 'defect' | 'end';
   readonly title: string;
   readonly tieId: string | null;
@@ -47,8 +49,9 @@ export type Lanes = {
   readonly threads: readonly Thread[];
 };
 
-const LANE_HEIGHT = 44;
-const TOP = 22;
+/** Room for a gloved finger on one lane without touching the next. */
+const LANE_HEIGHT = 40;
+const TOP = 24;
 
 /**
  * Lays every run of a line under the Section on the same scale of stations. A run that nothing joins
@@ -58,7 +61,7 @@ export function layLanes({ lateral }: Derived, frame: Frame): Lanes {
   const axes = [...lateral.axes, ...lateral.unplaced];
   const lanes = axes.map((axis, index) => layLane(axis, TOP + index * LANE_HEIGHT, frame));
   return {
-    height: TOP + Math.max(1, axes.length) * LANE_HEIGHT - 6,
+    height: TOP + Math.max(1, axes.length) * LANE_HEIGHT - 14,
     lanes,
     threads: threadsOf(lateral, lanes),
   };
@@ -79,6 +82,7 @@ function layLane(axis: RunAxis, y: number, frame: Frame): Lane {
         y,
         stationFt,
         readingFt: entry.readingFt,
+        pass: entry.pass,
         kind,
         title: sayEntry(entry).title,
         tieId: axis.words.tieOf(entry.id)?.id ?? null,

@@ -5,7 +5,7 @@ import { MaterialPatterns } from './MaterialPatterns';
 import styles from './SectionFigure.module.css';
 
 type Props = {
-  readonly section: Section;
+  readonly section: Pick<Section, 'width' | 'height' | 'primitives'>;
   readonly rows: readonly SectionRow[];
   /** Sets the patterns of one drawing apart from another's on the same page. */
   readonly id: string;

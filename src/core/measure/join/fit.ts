@@ -168,8 +168,7 @@ export function surpriseOf(
     );
     const apart = one.row.map((value, at) => value - others.row[at]!);
     const offFt = one.fixedFt - others.fixedFt + dot(apart, fit.values);
-    const variance =
-      1 / one.weight + 1 / others.weight + quadratic(apart, fit.covariance, apart);
+    const variance = 1 / one.weight + 1 / others.weight + quadratic(apart, fit.covariance, apart);
     const sigmaFt = Math.sqrt(variance);
     const ratio = Math.abs(offFt) / sigmaFt;
     if (ratio > worst.ratio) worst = { offFt, sigmaFt, ratio };
@@ -177,7 +176,10 @@ export function surpriseOf(
   return worst;
 }
 
-function spanSurprise(fit: Pick<Fit, 'values' | 'covariance' | 'unknowns'>, span: SpanLink): Surprise {
+function spanSurprise(
+  fit: Pick<Fit, 'values' | 'covariance' | 'unknowns'>,
+  span: SpanLink,
+): Surprise {
   const { row, fixedFt } = spanEquation(fit.unknowns, span);
   const offFt = fixedFt + dot(row, fit.values);
   const sigmaFt = Math.sqrt(span.sigmaFt ** 2 + quadratic(row, fit.covariance, row));

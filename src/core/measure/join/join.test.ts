@@ -111,7 +111,9 @@ describe('taped spans', () => {
       ties: [tieOf('T1', 'R1 1 = R2 1')],
       spans: [span('A', 'B', 20)],
     });
-    expect(both.checks.find(({ code }) => code === 'tie-misfit')?.message).toMatch(/tape.*disagree/);
+    expect(both.checks.find(({ code }) => code === 'tie-misfit')?.message).toMatch(
+      /tape.*disagree/,
+    );
   });
 });
 

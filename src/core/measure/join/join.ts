@@ -92,9 +92,10 @@ function linksOf(
       // A tape between accesses of which this line has no run says nothing of this line.
       if (!accessIds.has(fromAccessId) || !accessIds.has(toAccessId)) return [];
       if (fromAccessId === toAccessId) return [];
-      const sigmaFt =
-        TOLERANCES.spanSigmaFt + TOLERANCES.spanSigmaRatio * Math.abs(alongFt);
-      return [{ kind: 'span', id: `span-${index + 1}`, fromAccessId, toAccessId, alongFt, sigmaFt }];
+      const sigmaFt = TOLERANCES.spanSigmaFt + TOLERANCES.spanSigmaRatio * Math.abs(alongFt);
+      return [
+        { kind: 'span', id: `span-${index + 1}`, fromAccessId, toAccessId, alongFt, sigmaFt },
+      ];
     }),
   ];
 }

@@ -1,5 +1,5 @@
 import type { Inspection } from '../../job/inspection';
-import type { RunAxis } from '../placement';
+import type { FoldedLog } from '../../log/fold';
 import { thingOf } from './things';
 
 /** What was typed as a tie, or what is wrong with it and the next move. */
@@ -18,8 +18,8 @@ const NEAR_FT = 1;
  * Reads a typed tie: two places or more, `run footage` each, with `=` or `and` between them, and words
  * for a label before or after if wanted: `R1 27.5 = R2 14 kitchen tee`.
  */
-export function parseTie(text: string, axes: readonly RunAxis[]): TypedTie {
-  const names = axes.map(({ run }) => run.id).sort((a, b) => b.length - a.length);
+export function parseTie(text: string, logs: ReadonlyMap<string, FoldedLog>): TypedTie {
+  const names = [...logs.keys()].sort((a, b) => b.length - a.length);
   const escaped = names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
   const place = new RegExp(`(?<![\\w])(${escaped.join('|')})(?:\\s+at|:)?\\s+(\\d+(?:\\.\\d+)?)\\s*(?:ft|')?`, 'gi'); // prettier-ignore
   const found = names.length === 0 ? [] : [...text.matchAll(place)];
@@ -28,20 +28,21 @@ export function parseTie(text: string, axes: readonly RunAxis[]): TypedTie {
   }
   const sightings: { runId: string; entryId: string }[] = [];
   for (const [, name, reading] of found) {
-    const axis = axes.find(({ run }) => run.id.toLowerCase() === name!.toLowerCase())!;
-    const near = axis.log.standing
-      .filter((entry) => thingOf(entry) !== null && entry.readingFt !== null)
+    const runId = names.find((one) => one.toLowerCase() === name!.toLowerCase())!;
+    const near = logs
+      .get(runId)!
+      .standing.filter((entry) => thingOf(entry) !== null && entry.readingFt !== null)
       .map((entry) => ({ entry, offFt: Math.abs(entry.readingFt! - Number(reading)) }))
       .filter(({ offFt }) => offFt <= NEAR_FT)
       .sort((a, b) => a.offFt - b.offFt);
     if (!near[0]) {
-      return { ok: false, why: `${axis.run.id} has nothing logged within a foot of ${reading}.` };
+      return { ok: false, why: `${runId} has nothing logged within a foot of ${reading}.` };
     }
-    sightings.push({ runId: axis.run.id, entryId: near[0].entry.id });
+    sightings.push({ runId, entryId: near[0].entry.id });
   }
   if (new Set(sightings.map(({ runId }) => runId)).size < 2) {
     return { ok: false, why: 'A tie joins two runs: name a place in each.' };
   }
-  const label = text.replace(place, ' ').replace(/=|\band\b/gi, ' ').replace(/\s+/g, ' ').trim(); // prettier-ignore
+  const label = text.replace(place, ' ').replace(/=|\band\b/gi, ' ').replace(/[\s,]+/g, ' ').trim(); // prettier-ignore
   return { ok: true, label, sightings };
 }

@@ -111,8 +111,7 @@ function bestOf(
     Math.abs(originFt - best.originFt) > TOLERANCES.misfitSigmas;
   const rival = tried.find(isElsewhere)?.score ?? 0;
   const isEnough =
-    best.pairs.length >= 2 ||
-    best.pairs.some(({ a }) => ONLY_ONE.test(thingOf(entryOf(a)) ?? ''));
+    best.pairs.length >= 2 || best.pairs.some(({ a }) => ONLY_ONE.test(thingOf(entryOf(a)) ?? ''));
   return isEnough && best.score - Math.max(0, rival) >= CLEAR_LEAD ? best : null;
 }
 
@@ -180,6 +179,6 @@ function suggest({ a, b, offFt }: Pair, { pairs }: Hypothesis): TieSuggestion {
     evidence:
       others === 0
         ? 'The only one of its kind in both runs; nothing else lines up with it.'
-        : `${others} other ${others === 1 ? 'thing' : 'things'} of both runs line up with it, all within ${sayFt(Math.max(0.1, worstFt))} ft.`,
+        : `${others} other ${others === 1 ? 'thing of both runs lines' : 'things of both runs line'} up with it, all within ${sayFt(Math.max(0.1, worstFt))} ft.`,
   };
 }

@@ -4,7 +4,12 @@ import type { Network } from '../network';
 
 /** What the inspector may do about a tie that does not fit. */
 export type Remedy =
-  | { readonly do: 'tie-instead'; readonly runId: string; readonly from: string; readonly to: string }
+  | {
+      readonly do: 'tie-instead';
+      readonly runId: string;
+      readonly from: string;
+      readonly to: string;
+    }
   | {
       readonly do: 'correct-reading';
       readonly runId: string;

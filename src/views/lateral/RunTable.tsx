@@ -1,0 +1,55 @@
+import type { RunRow } from './model';
+import { foot, footOf, signed } from './say';
+import styles from './Lateral.module.css';
+
+/** Every run: where its access lies, how its counter agrees, how it came home. */
+export function RunTable({ runs }: { readonly runs: readonly RunRow[] }) {
+  return (
+    <table className={styles['table']}>
+      <caption className="hidden-visually">
+        Runs, with where they begin and how they came home
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Run</th>
+          <th scope="col">Its access at</th>
+          <th scope="col">Counts</th>
+          <th scope="col">Zero, far end</th>
+          <th scope="col">Came home</th>
+        </tr>
+      </thead>
+      <tbody>
+        {runs.map((run) => (
+          <tr key={run.id}>
+            <th scope="row">
+              {run.id}{' '}
+              <span>
+                from {run.accessId}, {run.facing}
+              </span>
+            </th>
+            <td className={styles['near']}>{sayOrigin(run)}</td>
+            <td>{run.placed ? sayScale(run.scale) : '–'}</td>
+            <td className={styles['near']}>
+              {foot(run.zeroFt)}, {foot(run.farthestFt)}
+            </td>
+            <td data-warn={run.excessive || undefined}>
+              {run.homeFt === null ? 'not read' : `${signed(run.misclosureFt)} ft`}
+              {run.excessive && <span>more than a counter slips</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function sayOrigin({ placed, abandoned, originFt, originSigmaFt }: RunRow): string {
+  if (!placed) return abandoned ? 'given up' : 'not joined';
+  return originSigmaFt < 0.05 ? foot(originFt) : footOf(originFt, originSigmaFt);
+}
+
+/** How a run's counter stands to the reference's: "0.4% long" reads more feet than there are. */
+function sayScale(scale: number): string {
+  const percent = Math.abs(1 - scale) * 100;
+  return percent < 0.05 ? 'true' : `${percent.toFixed(1)}% ${scale < 1 ? 'long' : 'short'}`;
+}
