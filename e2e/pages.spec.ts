@@ -10,6 +10,8 @@ const PAGES = [
   '/jobs/demo-alder-bend/scope',
   '/jobs/demo-heron-court/scope',
   '/jobs/demo-mill-street/scope',
+  '/jobs/demo-tern-street/lateral',
+  '/jobs/demo-mill-street/lateral',
   '/jobs/demo-heron-court/report',
   '/nowhere',
 ];

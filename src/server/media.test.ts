@@ -92,10 +92,33 @@ describe('facts and set-ups', () => {
     ['text for the job', { job: 'x' }, 'job'],
     ['a span without an end', { spans: [{ fromAccessPointId: 'A' }] }, 'spans[0].toAccessPointId'],
     ['a list', [], ''],
+    ['a tie to an entry that is not there', { ties: { T1: { id: 'T1', label: 'tee', sightings: [{ runId: 'R1', entryId: 'nix' }] } } }, 'ties[0].sightings[0].entryId'],
+    ['a tie under another name', { ties: { T1: { id: 'T2', label: 'tee', sightings: [] } } }, 'ties.T1.id'],
+    ['a decision without a reason', { decisions: { D1: { id: 'D1', kind: 'x' } } }, 'decisions.D1.reason'],
+    ['a setting that is none', { settings: { mergeFt: 'far' } }, 'settings.mergeFt'],
+    ['ties as text', { ties: 'x' }, 'ties'],
   ])('refuse %s with its path', (_, change, path) => {
     const checked = checkFacts(inspection, change);
     expect(!checked.ok && checked.faults.map((fault) => fault.path)).toContain(path);
   }); // prettier-ignore
+
+  it('put ties and decisions by their ids, and take them out', () => {
+    const { id: entryId } = inspection.runs[0]!.entries[0]!;
+    const tie = { id: 'T1', label: 'tee', sightings: [{ runId: 'R1', entryId }] };
+    const decision = { id: 'D1', kind: 'drop-suggestion', reason: 'not the same', key: 'k' };
+    const put = (change: unknown, to = inspection) => {
+      const checked = checkFacts(to, change);
+      if (!checked.ok) throw new Error(JSON.stringify(checked.faults));
+      return checked.value;
+    };
+    const one = put({ ties: { T1: tie }, decisions: { D1: decision }, settings: { mergeFt: 3 } });
+    storeFacts(db, one);
+    expect(loadInspection(db, JOB)).toMatchObject({ ties: [tie], decisions: [decision], settings: { mergeFt: 3 } }); // prettier-ignore
+    const two = put({ ties: { T1: { ...tie, label: 'wye' }, T2: { ...tie, id: 'T2' } } }, one);
+    expect(two.ties.map(({ id, label }) => `${id} ${label}`)).toEqual(['T1 wye', 'T2 tee']);
+    const none = put({ ties: { T1: null, T2: null }, decisions: { D1: null }, settings: { mergeFt: null } }, two); // prettier-ignore
+    expect([none.ties, none.decisions, none.settings]).toEqual([[], [], {}]);
+  });
 
   it('never let a form change the id or the reference run', () => {
     const checked = checkFacts(inspection, { job: { id: 'other', referenceRunId: 'R9' } });

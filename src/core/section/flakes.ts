@@ -40,6 +40,20 @@ export type PlacedFlake = {
 
 const LANE = 25;
 const LANES = 3;
+/** A flake farther to the side than this is in nobody's way, drawing units. */
+const FARTHEST = 90;
+/** Among so many there is no free spot left: the flake stands at its foot, over others. */
+const CROWD = 60;
+
+/** The flakes that may be in the way of one at `x`; all of them were placed in order of station. */
+function neighboursOf(placed: readonly PlacedFlake[], x: number): PlacedFlake[] {
+  const near: PlacedFlake[] = [];
+  for (let index = placed.length - 1; index >= 0 && near.length < CROWD; index -= 1) {
+    if (placed[index]!.foot.x < x - FARTHEST) break;
+    near.push(placed[index]!);
+  }
+  return near;
+}
 
 /** Places the flakes over the pipe so that no two overlap: in lanes, then sideways. */
 export function placeFlakes(
@@ -62,8 +76,9 @@ export function placeFlakes(
         y: foot.y - 18 - lane * LANE,
       })),
     );
+    const near = neighboursOf(placed, x);
     const isFree = (spot: Point) =>
-      placed.every(({ center, finding: other }) => {
+      near.every(({ center, finding: other }) => {
         const room = flakeRadius(other.severity) + flakeRadius(finding.severity) + 2;
         return Math.hypot(center.x - spot.x, center.y - spot.y) >= room;
       });

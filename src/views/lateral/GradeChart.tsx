@@ -33,7 +33,7 @@ export function GradeChart({ grade, held }: Props) {
     <figure className={styles['chart']}>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
-          <ComposedChart data={rows} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
+          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
             <CartesianGrid className={styles['grid'] ?? ''} vertical={false} />
             <XAxis
               dataKey="stationFt"

@@ -1,12 +1,18 @@
 import type { Derived } from '#core/derive';
 import type { Issue } from '#core/judge/check';
+import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
 import styles from './BeforeLeave.module.css';
 import panel from './panel.module.css';
 
-type Props = { readonly derived: Derived };
+type Props = {
+  readonly derived: Derived;
+  /** Goes to a run and an entry of it on this screen. */
+  readonly onGo: (runId: string, entryId: string | null) => void;
+};
 
 /** What is still open, contradictory or unmeasured, each with the one thing that clears it. */
-export function BeforeLeave({ derived }: Props) {
+export function BeforeLeave({ derived, onGo }: Props) {
+  const jobId = derived.inspection.job.id;
   const blockers = derived.checks.filter(({ level }) => level === 'blocker');
   const warnings = derived.checks.filter(({ level }) => level === 'warning');
   return (
@@ -22,8 +28,13 @@ export function BeforeLeave({ derived }: Props) {
             Nothing is open. A return trip costs more than this look did.
           </p>
         )}
-        <List title="These hold the report back" issues={blockers} level="blocker" />
-        <List title="Worth a minute while you are here" issues={warnings} level="warning" />
+        <List title="These hold the report back" issues={blockers} jobId={jobId} onGo={onGo} />
+        <List
+          title="Worth a minute while you are here"
+          issues={warnings}
+          jobId={jobId}
+          onGo={onGo}
+        />
       </div>
     </section>
   );
@@ -32,11 +43,13 @@ export function BeforeLeave({ derived }: Props) {
 function List({
   title,
   issues,
-  level,
+  jobId,
+  onGo,
 }: {
-  title: string;
-  issues: readonly Issue[];
-  level: string;
+  readonly title: string;
+  readonly issues: readonly Issue[];
+  readonly jobId: string;
+  readonly onGo: Props['onGo'];
 }) {
   if (issues.length === 0) return null;
   return (
@@ -45,12 +58,30 @@ function List({
         {title} <b>{issues.length}</b>
       </h3>
       <ul>
-        {issues.map(({ code, message, action }) => (
-          <li key={`${code} ${message}`} data-level={level}>
-            <strong>{action}</strong>
-            <span>{message}</span>
-          </li>
-        ))}
+        {issues.map((issue) => {
+          const { stage, runId, entryId } = placeOfIssue(issue);
+          return (
+            <li key={`${issue.code} ${issue.message}`} data-level={issue.level}>
+              <p>
+                <strong>{issue.action}</strong>
+                <span>{issue.message}</span>
+              </p>
+              {runId !== null && (
+                <a
+                  href={hrefOfIssue(jobId, issue)}
+                  onClick={(event) => {
+                    if (stage !== 'scope') return;
+                    event.preventDefault();
+                    onGo(runId, entryId);
+                  }}
+                >
+                  Take me there
+                  <span className="hidden-visually">: {issue.action}</span>
+                </a>
+              )}
+            </li>
+          );
+        })}
       </ul>
     </>
   );

@@ -36,16 +36,22 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
   const field = useField(inspection, job);
-  const { run } = field;
+  const { run, showRun } = field;
   const rig = useRigOnScope(inspection.job.id, field);
   const { place } = rig;
   const voice = useVoice();
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
+  const [chosenId, setChosenId] = useState<string | null>(null);
   useEffect(() => {
     // Site sends here with the access it chose, to set up a run from it.
-    if (new URLSearchParams(window.location.search).has('access')) setSettingUp(true);
-  }, []);
+    const query = new URLSearchParams(window.location.search);
+    if (query.has('access')) setSettingUp(true);
+    // Other screens send here to the entry that something hangs on.
+    const wanted = stored.runs.find(({ id }) => id === query.get('run'));
+    if (wanted) showRun(wanted);
+    if (query.has('entry')) setChosenId(query.get('entry'));
+  }, [stored, showRun]);
   const endSetUp = () => {
     setSettingUp(false);
     // A page loaded again goes on with the run, not with setting it up.
@@ -55,7 +61,6 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   };
   const [view, setView] = useState<View>('tape');
   const [selected, setSelected] = useState<number | null>(null);
-  const [chosenId, setChosenId] = useState<string | null>(null);
   const [line, setLine] = useState('');
   const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords);
   // The drawing may follow a frame later: what was logged stands on the tape at once.
@@ -69,6 +74,12 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     },
     [drawn.derived],
   );
+  const goTo = (runId: string, entryId: string | null) => {
+    const wanted = inspection.runs.find(({ id }) => id === runId);
+    if (wanted) showRun(wanted);
+    setChosenId(entryId);
+    setView('tape');
+  };
   const standing = scope.axis?.log.standing ?? [];
   // A correction takes the place of what was chosen.
   const chosen = chosenId === null ? null : (scope.axis?.log.heirsOf(chosenId)[0] ?? null);
@@ -186,7 +197,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 {view === 'findings' && (
                   <FindingsSoFar derived={scope.derived} selected={selected} onSelect={select} />
                 )}
-                {view === 'leave' && <BeforeLeave derived={scope.derived} />}
+                {view === 'leave' && <BeforeLeave derived={scope.derived} onGo={goTo} />}
               </div>
               <RunState
                 scope={scope}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import type { Entry, EntryDraft } from '#core/log/entry';
@@ -43,15 +43,16 @@ export function useField(inspection: Inspection, job: JobOnDevice): Field {
     );
     return entries;
   };
+  const showRun = useCallback((next: Run) => {
+    setRunId(next.id);
+    setHeld({ ...resumeAt(next), runId: next.id });
+  }, [setHeld]);
   return {
     run,
     place,
     setPlace: (change) => move((now) => ({ ...now, ...change })),
     append,
-    showRun: (next) => {
-      setRunId(next.id);
-      setHeld({ ...resumeAt(next), runId: next.id });
-    },
+    showRun,
   };
 }
 

@@ -195,8 +195,9 @@ describe('checks', () => {
     },
   );
 
-  it('has a case for every check but the one about runs of other accesses, tested with the lateral', () => {
-    expect([...Object.keys(CASES), 'run-unplaced'].sort()).toEqual(
+  it('has a case for every check but those about runs of other accesses, tested with the joining', () => {
+    const joining = ['run-unplaced', 'tie-misfit', 'tie-unchecked'];
+    expect([...Object.keys(CASES), ...joining].sort()).toEqual(
       CHECKS.map(({ code }) => code).sort(),
     );
   });
