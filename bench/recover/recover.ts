@@ -29,6 +29,26 @@ export type Recovered = {
   readonly two: { tried: number; said: number };
 };
 
+/** A log as it is when readings are said to the nearest foot, or whatever the grain is. */
+function sayTo(inspection: Inspection, grainFt: number): Inspection {
+  if (grainFt <= 0.1) return inspection;
+  const round = (readingFt: number) => Math.round(readingFt / grainFt) * grainFt;
+  const coarse = (entry: Entry): Entry =>
+    entry.readingFt === null
+      ? entry
+      : ({
+          ...entry,
+          readingFt: round(entry.readingFt),
+          ...('toReadingFt' in entry && entry.toReadingFt !== undefined
+            ? { toReadingFt: round(entry.toReadingFt) }
+            : {}),
+        } as Entry);
+  return {
+    ...inspection,
+    runs: inspection.runs.map((run) => ({ ...run, entries: run.entries.map(coarse) })),
+  };
+}
+
 /** Accepts every tie that Chert offers, as a hurried inspector would, until it offers none. */
 export function tieAll(inspection: Inspection): Inspection {
   let now = inspection;
@@ -147,8 +167,16 @@ const turn = ({ facing }: Inspection['runs'][number]) => ({
   facing: facing === 'downstream' ? 'upstream' : 'downstream',
 });
 
-/** Scopes, ties, derives and spoils one lateral for each seed. */
-export function recover(laterals: readonly LateralTruth[], seeds: number): Recovered {
+/**
+ * Scopes, ties, derives and spoils one lateral for each seed.
+ *
+ * @param grainFt what readings are said to: the counter's tenth, or the whole foot.
+ */
+export function recover(
+  laterals: readonly LateralTruth[],
+  seeds: number,
+  grainFt = 0.1,
+): Recovered {
   const sum: Recovered = {
     scenes: 0,
     placed: 0,
@@ -164,7 +192,7 @@ export function recover(laterals: readonly LateralTruth[], seeds: number): Recov
   };
   for (let seed = 1; seed <= seeds; seed += 1) {
     const scene = makeScene(laterals, seed);
-    const offered = tieAll(scene.inspection);
+    const offered = tieAll(sayTo(scene.inspection, grainFt));
     sum.scenes += 1;
     sum.ties.offered += offered.ties.length;
     // What follows is about joining, so a tie that was wrongly offered is counted above and left out.

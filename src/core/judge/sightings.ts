@@ -23,6 +23,7 @@ function sightingsOf(axis: RunAxis): DefectSighting[] {
     pass: stretch.pass,
     span: stretch.span,
     sigmaFt: stretch.sigmaFt,
+    readingSigmaFt: stretch.readingSigmaFt,
     oneEnded: stretch.stillOpen,
     stretch,
     clock: clockOf(axis, stretch.entry),

@@ -139,6 +139,7 @@ describe('mergeSightings', () => {
     pass,
     span: { fromFt, toFt },
     sigmaFt: 0.5,
+    readingSigmaFt: 0.5,
   });
   const merge = (...sightings: ReturnType<typeof seen>[]) =>
     mergeSightings(sightings, 2, () => true).map((group) =>

@@ -12,6 +12,8 @@ export type Sighting = {
   readonly pass: Pass;
   readonly span: Interval;
   readonly sigmaFt: number;
+  /** The part of σ that is the reading's own, without that of the run's place on the line. */
+  readonly readingSigmaFt: number;
   /** Only one end of the stretch is known: it may be either end of what another pass saw. */
   readonly oneEnded?: boolean;
 };
@@ -21,12 +23,14 @@ export function pointSighting(axis: RunAxis, entry: Entry): Sighting & { alongFt
   const { from, to } = axis.placeOfEntry(entry);
   const alongFt = (from.alongFt + to.alongFt) / 2;
   const stationFt = axis.placeAlong(alongFt);
+  const halfFt = Math.abs(to.alongFt - from.alongFt) / 2;
   return {
     axis,
     entryId: entry.id,
     pass: entry.pass,
     span: { fromFt: stationFt, toFt: stationFt },
-    sigmaFt: from.sigmaFt + Math.abs(to.alongFt - from.alongFt) / 2,
+    sigmaFt: from.sigmaFt + halfFt,
+    readingSigmaFt: from.readingSigmaFt + halfFt,
     alongFt,
   };
 }
@@ -43,16 +47,18 @@ function apartFt(a: Sighting, b: Sighting): number {
   return Math.min(Math.abs(open.fromFt - whole.fromFt), Math.abs(open.fromFt - whole.toFt));
 }
 
-/** How far apart two sightings of one thing may lie, feet: the setting within a run, 3σ across runs. */
-function allowedFt(a: Sighting, b: Sighting, withinFt: number): number {
-  if (a.axis === b.axis) return withinFt;
+/** Whether two sightings lie near enough to be one thing: the setting within a run, 3σ across runs. */
+function isNear(a: Sighting, b: Sighting, feet: number, withinFt: number): boolean {
+  if (a.axis === b.axis) return feet <= withinFt;
+  const sigmas = TOLERANCES.misfitSigmas;
+  // The runs' places can only add to what the readings allow, and never more than both σ together.
+  const readingsFt = Math.hypot(a.readingSigmaFt, b.readingSigmaFt);
+  if (feet <= sigmas * readingsFt) return true;
+  if (feet > sigmas * (a.sigmaFt + b.sigmaFt)) return false;
   const alongOf = ({ axis, span }: Sighting) =>
     (axis.direction * (span.fromFt - axis.originFt)) / axis.scale;
-  const [aFt, bFt] = [alongOf(a), alongOf(b)];
-  const own = ({ axis, sigmaFt }: Sighting, alongFt: number) =>
-    sigmaFt ** 2 - (axis.origin?.varianceAt(alongFt) ?? 0);
-  const placesVary = a.axis.origin?.varianceBetween(aFt, b.axis, bFt) ?? 0;
-  return TOLERANCES.misfitSigmas * Math.sqrt(Math.max(0, own(a, aFt) + own(b, bFt)) + placesVary);
+  const places = a.axis.origin?.varianceBetween(alongOf(a), b.axis, alongOf(b)) ?? 0;
+  return feet <= sigmas * Math.sqrt(readingsFt ** 2 + places);
 }
 
 /** What ties and the inspector's own word bind a sighting to. */
@@ -117,14 +123,14 @@ function groupBy<S>(items: readonly S[], keyOf: (item: S) => string): Map<string
 /** Sightings of one pass that somebody said are one thing; every other alone. */
 function bindAlike<S extends Sighting>(pass: readonly S[]): S[][] {
   const groups: S[][] = [];
+  const groupOf = new Map<string, S[]>();
   for (const sighting of pass) {
     const bonds = bondsOf(sighting);
-    const bound =
-      bonds.length === 0
-        ? undefined
-        : groups.find((group) => group.some((one) => share(bondsOf(one), bonds)));
-    if (bound) bound.push(sighting);
-    else groups.push([sighting]);
+    const bound = bonds.map((bond) => groupOf.get(bond)).find((group) => group !== undefined);
+    const group = bound ?? [];
+    if (!bound) groups.push(group);
+    group.push(sighting);
+    for (const bond of bonds) groupOf.set(bond, group);
   }
   return groups;
 }
@@ -150,23 +156,19 @@ function matchInto<S extends Sighting>(
   const reachFt = acrossRuns
     ? Math.max(withinFt, 3 * (most(sorted, (one) => one.sigmaFt) + most(items, (one) => one.sigmaFt))) // prettier-ignore
     : withinFt;
-  const candidates: { group: number; item: number; feet: number }[] = [];
-  let low = 0;
-  items.forEach(([sighting, ...rest], item) => {
-    if (!sighting || matches.hasItem(item)) return;
-    const fromFt = sighting.span.fromFt - reachFt - longestFt;
-    while (low < sorted.length && sorted[low]![0]!.span.fromFt < fromFt) low += 1;
-    for (let group = low; group < sorted.length; group += 1) {
-      const [first, ...others] = sorted[group]!;
-      if (first!.span.fromFt > sighting.span.toFt + reachFt) break;
-      if (matches.hasGroup(group)) continue;
-      const feet = apartFt(first!, sighting);
-      const isNear = feet <= allowedFt(first!, sighting, withinFt);
-      const all = [first!, ...others];
-      const isOne = () => [sighting, ...rest].every((a) => all.every((b) => compatible(b, a)));
-      if (isNear && isOne()) candidates.push({ group, item, feet });
-    }
-  });
+  const isOpen = [...sorted, ...items].some(([first]) => first!.oneEnded);
+  const candidates = items.flatMap((item, index) =>
+    matches.hasItem(index)
+      ? []
+      : nearestOf(sorted, item, reachFt, isOpen ? longestFt : 0, (group, feet) => {
+          if (matches.hasGroup(group)) return false;
+          const all = sorted[group]!;
+          return (
+            item.every((a) => all.every((b) => compatible(b, a))) &&
+            isNear(all[0]!, item[0]!, feet, withinFt)
+          );
+        }).map((near) => ({ ...near, item: index })),
+  );
   candidates.sort((a, b) => a.feet - b.feet || a.item - b.item || a.group - b.group);
   for (const { group, item } of candidates) matches.offer(group, item);
   const merged = sorted.map((group, index) => {
@@ -174,6 +176,37 @@ function matchInto<S extends Sighting>(
     return item === undefined ? group : [...group, ...items[item]!];
   });
   return [...merged, ...items.filter((_, item) => !matches.hasItem(item))];
+}
+
+/** Of things this many alike about one place the nearest are weighed against one another, no more. */
+const NEAREST = 8;
+
+/**
+ * The nearest groups that an item may be one with, looking outward from its place.
+ *
+ * @param reachFt how far apart two sightings of one thing can lie at most.
+ * @param openFt how much farther a stretch may begin, when a single end is matched to either of its own.
+ */
+function nearestOf<S extends Sighting>(
+  sorted: readonly S[][],
+  [sighting]: readonly S[],
+  reachFt: number,
+  openFt: number,
+  isOne: (group: number, feet: number) => boolean,
+): { readonly group: number; readonly feet: number }[] {
+  const { fromFt } = sighting!.span;
+  const found: { group: number; feet: number }[] = [];
+  let left = lastAtOrBelow(sorted, fromFt, ([first]) => first!.span.fromFt);
+  let right = left + 1;
+  while (found.length < NEAREST || openFt > 0) {
+    const leftFt = left < 0 ? Infinity : fromFt - sorted[left]![0]!.span.fromFt;
+    const rightFt = right >= sorted.length ? Infinity : sorted[right]![0]!.span.fromFt - fromFt;
+    if (Math.min(leftFt, rightFt) > reachFt + openFt) break;
+    const group = leftFt <= rightFt ? left-- : right++;
+    const feet = apartFt(sorted[group]![0]!, sighting!);
+    if (feet <= reachFt && isOne(group, feet)) found.push({ group, feet });
+  }
+  return found;
 }
 
 function isMixed<S extends Sighting>(groups: readonly S[][]): boolean {

@@ -17,6 +17,8 @@ export type PlacedStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>> = {
   readonly pass: Pass;
   readonly span: Interval;
   readonly sigmaFt: number;
+  /** The part of σ that is the readings' own. */
+  readonly readingSigmaFt: number;
   /** Whether it was opened and never closed. */
   readonly stillOpen: boolean;
   /** Length between its two ends, feet; `null` when it has only one end and no said length. */
@@ -84,6 +86,7 @@ function placeStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>>(
     pass: entry.pass,
     span,
     sigmaFt: Math.max(...ends.map((end) => end.sigmaFt)) + unspokenFt / 2,
+    readingSigmaFt: Math.max(...ends.map((end) => end.readingSigmaFt)) + unspokenFt / 2,
     stillOpen: entry.open === true && other === null,
     lengthFt: other ? span.toFt - span.fromFt : null,
     closedBy,

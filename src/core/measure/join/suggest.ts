@@ -79,11 +79,7 @@ const entryOf = ({ axis, entryId }: Sighting) => axis.log.byId.get(entryId)!;
 const ownFt = ({ axis, alongFt }: Thing) => axis.direction * alongFt;
 
 /** σ of the distance between two things of two runs laid together, feet; readings only. */
-function sigmaOf(a: Thing, b: Thing): number {
-  const own = ({ axis, sigmaFt, alongFt }: Thing) =>
-    sigmaFt ** 2 - (axis.origin?.varianceAt(alongFt) ?? 0);
-  return Math.sqrt(Math.max(0.01, own(a) + own(b)));
-}
+const sigmaOf = (a: Thing, b: Thing) => Math.hypot(a.readingSigmaFt, b.readingSigmaFt);
 
 function bestOf(
   ofFirst: readonly Thing[],
