@@ -77,7 +77,7 @@ test('ties are typed, dragged and made by keys alone', async ({ page }) => {
     file.ties = [];
   });
   await expect(page.getByText('R2 from B, not joined')).toBeVisible();
-  const line = page.getByLabel('One thing that two runs saw');
+  const line = page.getByLabel('One thing that two runs saw, or a tape');
   await line.fill('R1 26');
   await line.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Say a run and its footage twice');
@@ -124,6 +124,19 @@ test('ties are typed, dragged and made by keys alone', async ({ page }) => {
   await expectSaved(page);
   expect((await tiesOnServer(page, 'lat-ties')).map(({ id }) => id)).toEqual(['T2', 'T3']);
 });
+
+test('a tape between accesses joins runs that saw nothing in common', async ({ page }) => {
+  await openCopy(page, 'lat-tape', (file) => {
+    file.ties = [];
+  });
+  const line = page.getByLabel('One thing that two runs saw, or a tape');
+  await line.fill('A to B 66.2');
+  await line.press('Enter');
+  await expect(page.getByRole('list', { name: 'Tapes' })).toContainText('B lies downstream of A, taped');
+  await expect(page.getByRole('row', { name: /^R2/ })).toContainText('66.2 ± 1.2');
+  await page.getByRole('button', { name: 'Drop the tape from A to B' }).click();
+  await expect(page.getByRole('row', { name: /^R2/ })).toContainText('not joined');
+}); // prettier-ignore
 
 test('what lines up is offered, and is tied or refused for good', async ({ page }) => {
   await openCopy(page, 'lat-offer', (file) => {

@@ -134,6 +134,11 @@ describe('parseCallout', () => {
         ],
       },
     ],
+    [
+      'locate 38 in, ground 86 in, 9 ft from gate post',
+      { kind: 'locate', depthIn: 38, groundIn: 86, reference: '9 ft from gate post' },
+    ],
+    ['locate 3\'2" ground level 7 ft', { kind: 'locate', depthIn: 38, groundIn: 84 }],
     ['locate blocked by a parked car', { kind: 'locate', blockedBy: 'parked car' }],
     ['tree 30 4 ft off', { kind: 'surface', what: 'tree', offsetFt: 4, readingFt: 30 }],
     ['skid on', { kind: 'setup', aid: 'skid' }],

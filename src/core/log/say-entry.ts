@@ -114,6 +114,7 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
           : `Locate ${Math.floor(entry.depthIn / 12)} ft ${sayIn(entry.depthIn % 12)} in`;
       add(
         entry.blockedBy,
+        entry.groundIn !== undefined && `ground ${sayIn(entry.groundIn)} in`,
         entry.mark,
         entry.reference,
         ...(entry.swings ?? []).map(

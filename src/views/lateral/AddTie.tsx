@@ -10,7 +10,7 @@ type Props = {
   readonly onLine: (line: string) => string | null;
 };
 
-/** A tie by typing: two runs and their footages. */
+/** A tie by typing: two runs and their footages; or a tape: two accesses and the feet between. */
 export function AddTie({ example, onLine }: Props) {
   const ready = useReady();
   const [line, setLine] = useState('');
@@ -23,7 +23,7 @@ export function AddTie({ example, onLine }: Props) {
   };
   return (
     <form className={styles['add']} onSubmit={submit} noValidate>
-      <label htmlFor="tie-line">One thing that two runs saw</label>
+      <label htmlFor="tie-line">One thing that two runs saw, or a tape</label>
       <div>
         <input
           id="tie-line"

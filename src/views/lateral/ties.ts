@@ -22,10 +22,18 @@ export function tieActions(job: JobOnDevice, placed: readonly PlacedTie[]) {
   const put = (tie: Tie) => job.change(tiesChange({ [tie.id]: tie }));
   return {
     put,
-    tie: (from: Spot, to: Spot, label: string): Tying => {
-      const tying = tieSpots(ties, from, to, label);
-      if (tying.ok) put(tying.tie);
-      return tying;
+    /** Ties things to the first of them, all or none. */
+    tie: ([first, ...rest]: readonly Spot[], label: string): Tying => {
+      let laid: readonly Tie[] = ties;
+      let last: Tying = { ok: false, why: 'A tie joins two runs: name a place in each.' };
+      for (const spot of rest) {
+        last = tieSpots(laid, first!, spot, label);
+        if (!last.ok) return last;
+        const { tie } = last;
+        laid = [...laid.filter(({ id }) => id !== tie.id), tie];
+      }
+      if (last.ok) put(last.tie);
+      return last;
     },
     drop: (id: string) => job.change(tiesChange({ [id]: null })),
     accept: (offers: readonly TieSuggestion[]) => {

@@ -43,10 +43,13 @@ export function useField(inspection: Inspection, job: JobOnDevice): Field {
     );
     return entries;
   };
-  const showRun = useCallback((next: Run) => {
-    setRunId(next.id);
-    setHeld({ ...resumeAt(next), runId: next.id });
-  }, [setHeld]);
+  const showRun = useCallback(
+    (next: Run) => {
+      setRunId(next.id);
+      setHeld({ ...resumeAt(next), runId: next.id });
+    },
+    [setHeld],
+  );
   return {
     run,
     place,

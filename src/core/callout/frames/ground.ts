@@ -78,6 +78,22 @@ function takeSwings(sheet: Sheet): Swing[] {
   return swings;
 }
 
+/** Words that may stand between "ground" and its level. */
+const BETWEEN = ['level', 'is', 'at'];
+
+/** Claims the level of the ground over the head above the job's datum, inches: "ground 86 in", "ground level 7 ft". */
+function takeGround(sheet: Sheet): Partial<Pick<EntryOf<'locate'>, 'groundIn'>> {
+  const at = sheet.terms.findIndex(({ text }, index) => sheet.free(index) && text === 'ground');
+  if (at < 0) return {};
+  let next = at + 1;
+  while (BETWEEN.includes(sheet.terms[next]?.text ?? '')) next += 1;
+  const amount = sheet.terms[next]?.amount;
+  const isLevel = amount && amount.to === null && amount.unit !== '%' && amount.unit !== 'hour';
+  if (!isLevel) return {};
+  for (let index = at; index <= next; index += 1) sheet.claim(index);
+  return { groundIn: roundTo(amount.unit === 'ft' ? amount.value * 12 : amount.value, 2) };
+}
+
 /** The depth to the head, inches: `4'1"`, "52 in", "5 deep", or a range of two. */
 function takeDepth(sheet: Sheet): Partial<Pick<EntryOf<'locate'>, 'depthIn' | 'depthToIn'>> {
   const asInches = (value: number, unit: Amount['unit']) =>
@@ -116,6 +132,7 @@ export const readLocate: Frame = (sheet, context) => {
   );
   const reference = refAt < 0 ? null : sheet.takeWordsAfter(refAt);
   if (refAt >= 0) sheet.claim(refAt);
+  const ground = takeGround(sheet);
   const swings = takeSwings(sheet);
   const said = sheet.takeAmount(({ unit, link, to }, at) => link === 'at' && to === null && !isDeep(sheet, at) && (unit === null || unit === 'ft')); // prettier-ignore
   const mark = takeMark(sheet);
@@ -132,6 +149,7 @@ export const readLocate: Frame = (sheet, context) => {
         ...base,
         readingFt: footage.readingFt,
         ...depth,
+        ...ground,
         ...mark,
         ...(swings.length > 1 ? { swings } : {}),
         ...(refers === null ? {} : { reference: refers }),

@@ -3,6 +3,7 @@ import type { Tie } from '../../job/inspection';
 import { foldLog } from '../../log/fold';
 import { entries } from '../../testing/build';
 import { joined, runFrom, tee, tieOf } from '../../testing/joined';
+import { parseTape, withTape } from './parse-tape';
 import { parseTie } from './parse-tie';
 import { standingTies, tieSpots } from './tie-spots';
 
@@ -62,5 +63,26 @@ describe('tying one thing to another', () => {
     }); // prettier-ignore
     const [now] = standingTies([tieOf('T1', 'R1 1 = R2 1')], lateral.join.ties);
     expect(now!.sightings[1]).toEqual({ runId: 'R2', entryId: 'e2' });
+  });
+});
+
+describe('a typed tape', () => {
+  const tape = (text: string) => {
+    const span = parseTape(text, ['A', 'B2', 'east']);
+    return span && `${span.fromAccessPointId} ${span.toAccessPointId} ${span.alongFt}`;
+  };
+  it.each<[string, string | null]>([
+    ['A to B2 42.5', 'A B2 42.5'],
+    ['tape a b2 3.5 ft', 'A B2 3.5'],
+    ['from A to east: 12 ft upstream', 'A east -12'],
+    ['B2 to A -4', 'B2 A -4'],
+    ['A to A 3', null],
+    ['A to C 3', null],
+    ['R1 27 = R2 14', null],
+    ['A to B2', null],
+  ])('%s', (text, expected) => expect(tape(text)).toBe(expected));
+  it('takes the place of the one between the same two, whichever way', () => {
+    const [a, b] = ['A to B2 4', 'B2 to A 5'].map((text) => parseTape(text, ['A', 'B2'])!);
+    expect(withTape([a!], b!)).toEqual([b]);
   });
 });
