@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { include: ['src/**/*.test.{ts,tsx}'], testTimeout: 60_000 },
+  test: { include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'], testTimeout: 60_000 },
 });

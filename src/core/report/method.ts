@@ -1,5 +1,6 @@
 import { sayFt } from '../base/numbers';
 import type { Derived } from '../derive';
+import type { Lateral } from '../lateral/lateral';
 import { dayOf, sayLongDay } from './calendar';
 import { ACCESS_WORDS } from './words';
 
@@ -21,7 +22,29 @@ export function composeMethod(derived: Derived): string[] {
       : ` The counter came home ${sayFt(Math.abs(home.misclosureFt))} ft out; that is shared out over the footages.`;
     method.push(`Run ${run.id} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop}${slip}`);
   }
+  method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
   const profile = job.profile === 'maintain-first' ? 'Maintain first' : 'Renew first';
   method.push(`Judged by the profile “${profile}”.`);
   return method;
 } // prettier-ignore
+
+/** How runs from other accesses were brought onto one line of footages, and how sure that is. */
+function sayJoining({ axes, join }: Lateral): string[] {
+  const [reference] = axes.filter(({ originFt }) => originFt === 0);
+  const others = new Map(
+    axes
+      .filter(({ originFt }) => originFt !== 0)
+      .map((axis) => [axis.run.accessPointId, axis] as const),
+  );
+  return [...others.values()].map((axis) => {
+    const things = join.ties.filter(({ sightings }) =>
+      sightings.some(({ runId }) => runId === axis.run.id),
+    ).length;
+    const by =
+      things === 0
+        ? 'by the taped distance'
+        : `by ${things === 1 ? 'one thing' : `${things} things`} that more than one run saw`;
+    const sigmaFt = axis.placeOf('out', axis.home.zeroFt).sigmaFt;
+    return `Footages from ${axis.run.accessPointId} were matched to those from ${reference?.run.accessPointId ?? 'the first access'} ${by}; they are good to about ${sayFt(2 * sigmaFt)} ft.`;
+  });
+}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { derive } from '../derive';
 import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { joined, runFrom, tee, tieOf } from '../testing/joined';
 import type { Block } from './block';
 import { composeReport, sayStep } from './compose';
 
@@ -191,5 +192,28 @@ describe('remarks beside a finding', () => {
 
   it('are none when there is nothing to add', () => {
     expect(remarks(defect('crack', { form: 'open' }))).toBe('');
+  });
+});
+
+describe('how runs were matched', () => {
+  const two = (ties: string[], spans: Parameters<typeof joined>[0]['spans'] = []) =>
+    listOf(
+      composeReport(
+        joined({
+          runs: [
+            runFrom('R1', 'A', 'downstream', [tee(20), tee(40), MAIN_AT_60]),
+            runFrom('R2', 'B', 'upstream', [tee(10), tee(30)]),
+          ],
+          ties: ties.map((words, index) => tieOf(`T${index + 1}`, words)),
+          spans,
+        }),
+      ).blocks,
+      'How it was inspected',
+    );
+  it('says by what, and how good the footages are', () => {
+    expect(two(['R1 2 = R2 1', 'R1 1 = R2 2'])).toMatch(/from B were matched to those from A by 2 things that more than one run saw; they are good to about \d(\.\d)? ft/); // prettier-ignore
+    expect(two(['R1 2 = R2 1'])).toMatch(/by one thing that/);
+    expect(two([], [{ fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 50, basis: 'taped' }])).toMatch(/by the taped distance/); // prettier-ignore
+    expect(two([])).not.toMatch(/matched/);
   });
 });
