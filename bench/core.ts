@@ -1,4 +1,3 @@
-import { Bench } from 'tinybench';
 import { parseCallout } from '#core/callout/parse';
 import { derive } from '#core/derive';
 import { derivedJson } from '#core/formats/derived-json';
@@ -7,6 +6,7 @@ import { composeReport } from '#core/report/compose';
 import { buildSection } from '#core/section/build';
 import { inspectionWith } from './log';
 import type { Row } from './row';
+import { timeTask } from './times';
 
 /** Times the core's main doors on logs of growing length. */
 export async function benchCore(): Promise<Row[]> {
@@ -41,12 +41,7 @@ export async function benchCore(): Promise<Row[]> {
   ];
   const rows: Row[] = [];
   for (const [what, aim, task] of tasks) {
-    const bench = new Bench({ time: 1_500, warmupTime: 400 });
-    bench.add(what, task);
-    await bench.run();
-    const result = bench.tasks[0]!.result;
-    if (!('latency' in result)) throw new Error(`${what} did not run`);
-    const { p50, p99 } = result.latency;
+    const { p50, p99 } = await timeTask(task);
     rows.push({ what, aim, got: `${p50.toFixed(2)} ms (p99 ${p99.toFixed(2)})` });
   }
   return rows;

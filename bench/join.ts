@@ -1,4 +1,3 @@
-import { Bench } from 'tinybench';
 import type { Inspection, Tie } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import type { Entry } from '#core/log/entry';
@@ -10,6 +9,7 @@ import { layRun } from '#core/measure/placement';
 import { accessOf } from '#core/testing/joined';
 import { inspectionWith, seeded } from './log';
 import type { Row } from './row';
+import { timeTask } from './times';
 
 /** Where the six runs go in, as shares of the line, and the way each faces. */
 const RUNS = [
@@ -85,12 +85,7 @@ export async function benchJoin(): Promise<Row[]> {
   const axes = six.runs.map((run) => layRun(run, foldLog(run.entries), settings, null));
   const rows: Row[] = [];
   const time = async (what: string, aim: string, task: () => unknown, per?: number) => {
-    const bench = new Bench({ time: 1_500, warmupTime: 400 });
-    bench.add(what, task);
-    await bench.run();
-    const result = bench.tasks[0]!.result;
-    if (!('latency' in result)) throw new Error(`${what} did not run`);
-    const { p50, p99 } = result.latency;
+    const { p50, p99 } = await timeTask(task);
     const each = per === undefined ? '' : `, ${((p50 * 1000) / per).toFixed(1)} µs an entry`;
     rows.push({ what, aim, got: `${p50.toFixed(2)} ms (p99 ${p99.toFixed(2)})${each}` });
   };

@@ -1,3 +1,5 @@
+import { Bench } from 'tinybench';
+
 /** The time that a share of all times is not above. */
 export function percentile(times: readonly number[], share: number): number {
   const sorted = [...times].sort((a, b) => a - b);
@@ -9,3 +11,13 @@ export const median = (times: readonly number[]): number => percentile(times, 0.
 /** Times as a row says them. */
 export const sayTimes = (times: readonly number[]): string =>
   `p50 ${percentile(times, 0.5).toFixed(1)} ms, p99 ${percentile(times, 0.99).toFixed(1)} ms`;
+
+/** Times a task of this process after warm-up; milliseconds. */
+export async function timeTask(task: () => unknown): Promise<{ p50: number; p99: number }> {
+  const bench = new Bench({ time: 1_500, warmupTime: 400 });
+  bench.add('task', task);
+  await bench.run();
+  const result = bench.tasks[0]!.result;
+  if (!('latency' in result)) throw new Error('The task did not run');
+  return result.latency;
+}

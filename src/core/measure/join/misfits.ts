@@ -60,7 +60,7 @@ export function testLinks(fit: Fit): Tested {
     rest = fitNetwork({ ...fit.network, links: rest.links.filter((link) => !aside.has(link)) });
   }
   if (misfits.length === 0) return { misfits, unchecked };
-  return { misfits: explainRuns(fit.network, misfits), unchecked };
+  return { misfits: explainRuns(fit, misfits), unchecked };
 }
 
 type Tried = { readonly link: Link; readonly surprise: Surprise };
@@ -126,7 +126,7 @@ function explainSightings(fit: Fit, tie: TieLink): Explanation[] {
 }
 
 /** Adds what a whole run could have been, where that alone would make every link fit. */
-function explainRuns(network: Network, misfits: readonly Misfit[]): Misfit[] {
+function explainRuns({ network, links }: Fit, misfits: readonly Misfit[]): Misfit[] {
   return misfits.map((misfit) => {
     const runIds = new Set(
       misfit.links.flatMap((link) =>
@@ -137,7 +137,7 @@ function explainRuns(network: Network, misfits: readonly Misfit[]): Misfit[] {
       .filter(({ run }) => runIds.has(run.id) && run.id !== network.reference.runId)
       .flatMap((axis) =>
         RUN_CAUSES.flatMap(({ cause, alternative }): Explanation[] => {
-          const told = tryRun(alternative(network, axis));
+          const told = tryRun(alternative(network, axis), links.length);
           return told ? [{ cause, ratio: 0, ...told }] : [];
         }),
       );
@@ -148,11 +148,11 @@ function explainRuns(network: Network, misfits: readonly Misfit[]): Misfit[] {
   });
 }
 
-function tryRun(alternative: RunAlternative | null) {
+/** Fits a run as it could have been; it must hold as many links as before, and all of them must fit. */
+function tryRun(alternative: RunAlternative | null, linkCount: number) {
   if (!alternative) return null;
   const fit = fitNetwork(alternative.network);
-  const isAllReached = fit.links.length === alternative.network.links.length;
-  if (!isAllReached || worstOf(fit).length > 0) return null;
+  if (fit.links.length < linkCount || worstOf(fit).length > 0) return null;
   return alternative.tell((accessId) => {
     const at = fit.unknowns.originAt.get(accessId);
     if (at !== undefined) return fit.values[at]!;
