@@ -68,10 +68,11 @@ inspector would; those that are wrong are counted and left out of the rest (\`be
 are swapped, or one run is turned to face the other way, and Chert is asked what it makes of that.
 
 ${recovered}
-The last column of the first table is what the stated σ would have to be multiplied by to be right for this rig. It is far
-below 1: the half foot in every σ is for footage spoken to the foot by a person, and the rig's reel is better than
-the half percent and the half of the misclosure that the σ allows it. The σ are left as they are: they are meant for reels and people
-in the field, and a rig that is better than the field is no reason to promise more there.
+The last column of the first table is what the stated σ would have to be multiplied by to be right for this rig. With footage
+read to the tenth it is far below 1: the half foot in every σ is for footage spoken to the foot, and the rig's reel is
+better than the half percent and the half of the misclosure that the σ allows it. With footage said to the foot it is near 1
+over all features, a few gross errors included, and about half without them. The σ are left as they are: they are meant for
+reels and people in the field.
 
 ## The server
 
