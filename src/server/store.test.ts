@@ -123,6 +123,7 @@ describe('the store', () => {
     for (const name of demoNames) storeInspection(db, demo(name), NOW);
     const desk = readDesk(db, new Date('2026-11-04T12:00:00'), '');
     expect(desk.cards.map(({ title, blockers, daysLeft }) => [title, blockers, daysLeft])).toEqual([
+      ['27 Tern Street', 1, 4],
       ['3 Quarry Lane', 0, 3],
       ['14 Alder Bend', 0, 5],
       ['27 Heron Court', 1, 6],
