@@ -6,7 +6,7 @@ import type { Lateral } from '../lateral/lateral';
 import { segmentAt, sideAt } from '../lateral/segments';
 import { endsLine } from '../lateral/terminus';
 import { INDOOR_ZONES } from '../lateral/zones';
-import { placeGroup } from '../measure/merge';
+import { placeGroup } from '../measure/place-group';
 import { chooseAction, deeperThanLip } from './action';
 import { hasBackup } from './backup';
 import type { Cause, Finding } from './finding';

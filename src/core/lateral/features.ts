@@ -3,7 +3,9 @@ import type { EntryOf } from '../log/entry';
 import type { FeatureKind } from '../log/vocabulary';
 import { arcsCompatible, type ClockArc } from '../measure/clock';
 import { clockOf } from '../measure/join/things';
-import { mergeSightings, placeGroup, pointSighting, type Sighting } from '../measure/merge';
+import { mergeSightings } from '../measure/merge';
+import { placeGroup } from '../measure/place-group';
+import { pointSighting, type Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
 
 /** A feature of the line with its best station. */

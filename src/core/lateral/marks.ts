@@ -1,7 +1,9 @@
 import type { Interval } from '../base/interval';
 import type { Settings } from '../job/settings';
 import type { EntryOf } from '../log/entry';
-import { mergeSightings, placeGroup, pointSighting, type Sighting } from '../measure/merge';
+import { mergeSightings } from '../measure/merge';
+import { placeGroup } from '../measure/place-group';
+import { pointSighting, type Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
 import type { Mark } from './partition';
 

@@ -6,12 +6,15 @@ import { entries, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import type { Run } from '../job/run';
 import { arcHours, arcsCompatible, mirrorClock, normaliseArc } from './clock';
 import { correctReadingFt, measureHomecoming } from './homecoming';
-import { endsApartFt, mergeSightings } from './merge';
-import { layRun, REFERENCE_ORIGIN } from './placement';
+import { mergeSightings } from './merge';
+import { layRun, type RunOrigin } from './placement';
+import { endsApartFt } from './sighting';
+
+const SURE: RunOrigin = { originFt: 0, scale: 1, varianceAt: () => 0, varianceBetween: () => 0 };
 
 const lay = (said: Said[], setup: Partial<Run> = {}, settings = DEFAULT_SETTINGS) => {
   const run = runOf(said, setup);
-  return layRun(run, foldLog(run.entries), settings, REFERENCE_ORIGIN);
+  return layRun(run, foldLog(run.entries), settings, SURE);
 };
 const home = (readingFt: number): Said => ({ kind: 'home', pass: 'back', readingFt });
 

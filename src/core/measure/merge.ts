@@ -1,78 +1,5 @@
-import { interval, type Interval } from '../base/interval';
 import { lastAtOrBelow } from '../base/memo';
-import { TOLERANCES } from '../base/tolerances';
-import type { Entry } from '../log/entry';
-import type { Pass } from '../log/vocabulary';
-import type { RunAxis } from './placement';
-
-/** Anything seen at a place on one pass of one run. */
-export type Sighting = {
-  readonly axis: RunAxis;
-  readonly entryId: string;
-  readonly pass: Pass;
-  readonly span: Interval;
-  readonly sigmaFt: number;
-  /** The part of σ that is the reading's own, without that of the run's place on the line. */
-  readonly readingSigmaFt: number;
-  /** Only one end of the stretch is known: it may be either end of what another pass saw. */
-  readonly oneEnded?: boolean;
-};
-
-/** A sighting of a single place: the middle of where the entry may lie. */
-export function pointSighting(axis: RunAxis, entry: Entry): Sighting & { alongFt: number } {
-  const { from, to } = axis.placeOfEntry(entry);
-  const alongFt = (from.alongFt + to.alongFt) / 2;
-  const stationFt = axis.placeAlong(alongFt);
-  const halfFt = Math.abs(to.alongFt - from.alongFt) / 2;
-  return {
-    axis,
-    entryId: entry.id,
-    pass: entry.pass,
-    span: { fromFt: stationFt, toFt: stationFt },
-    sigmaFt: from.sigmaFt + halfFt,
-    readingSigmaFt: from.readingSigmaFt + halfFt,
-    alongFt,
-  };
-}
-
-/** How far apart two stretches are: the larger distance of their two ends, feet. */
-export function endsApartFt(a: Interval, b: Interval): number {
-  return Math.max(Math.abs(a.fromFt - b.fromFt), Math.abs(a.toFt - b.toFt));
-}
-
-/** How far apart two sightings are, feet; a stretch with one end is as near as that end is. */
-function apartFt(a: Sighting, b: Sighting): number {
-  if (a.oneEnded === b.oneEnded) return endsApartFt(a.span, b.span);
-  const [open, whole] = a.oneEnded ? [a.span, b.span] : [b.span, a.span];
-  return Math.min(Math.abs(open.fromFt - whole.fromFt), Math.abs(open.fromFt - whole.toFt));
-}
-
-/** Whether two sightings lie near enough to be one thing: the setting within a run, 3σ across runs. */
-function isNear(a: Sighting, b: Sighting, feet: number, withinFt: number): boolean {
-  if (a.axis === b.axis) return feet <= withinFt;
-  const sigmas = TOLERANCES.misfitSigmas;
-  // The runs' places can only add to what the readings allow, and never more than both σ together.
-  const readingsFt = Math.hypot(a.readingSigmaFt, b.readingSigmaFt);
-  if (feet <= sigmas * readingsFt) return true;
-  if (feet > sigmas * (a.sigmaFt + b.sigmaFt)) return false;
-  const alongOf = ({ axis, span }: Sighting) =>
-    (axis.direction * (span.fromFt - axis.originFt)) / axis.scale;
-  const places = a.axis.origin?.varianceBetween(alongOf(a), b.axis, alongOf(b)) ?? 0;
-  return feet <= sigmas * Math.sqrt(readingsFt ** 2 + places);
-}
-
-/** What ties and the inspector's own word bind a sighting to. */
-function bondsOf({ axis, entryId }: Sighting): readonly string[] {
-  const tie = axis.words.tieOf(entryId);
-  const bonds = axis.words.bondsOf(entryId);
-  return tie ? [`tie ${tie.id}`, ...bonds] : bonds;
-}
-
-const share = (a: readonly string[], b: readonly string[]) => a.some((one) => b.includes(one));
-
-function isTorn(a: Sighting, b: Sighting): boolean {
-  return share(a.axis.words.riftsOf(a.entryId), b.axis.words.riftsOf(b.entryId));
-}
+import { apartFt, bondsOf, compareText, isNear, isTorn, type Sighting } from './sighting';
 
 /**
  * Groups sightings of one thing: one to one, in order, nearest first, never two of one pass. First
@@ -107,8 +34,6 @@ export function mergeSightings<S extends Sighting>(
   }
   return groups.sort((a, b) => a[0]!.span.fromFt - b[0]!.span.fromFt);
 }
-
-const compareText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 
 function groupBy<S>(items: readonly S[], keyOf: (item: S) => string): Map<string, S[]> {
   const groups = new Map<string, S[]>();
@@ -259,48 +184,4 @@ function createMatching() {
       bind(group, item);
     },
   };
-}
-
-/** The sighting to trust for the station: of each run its trusted pass, then the smallest σ of them. */
-export function mostTrusted<S extends Sighting>(group: readonly S[], trustPass: Pass): S {
-  if (group.length === 1) return group[0]!;
-  const best = new Map<string, S>();
-  const byPass = (a: S, b: S) =>
-    Number(a.oneEnded ?? false) - Number(b.oneEnded ?? false) ||
-    Number(b.pass === trustPass) - Number(a.pass === trustPass) ||
-    a.sigmaFt - b.sigmaFt;
-  for (const sighting of group) {
-    const held = best.get(sighting.axis.run.id);
-    if (!held || byPass(sighting, held) < 0) best.set(sighting.axis.run.id, sighting);
-  }
-  return [...best.values()].sort(
-    (a, b) =>
-      Number(a.oneEnded ?? false) - Number(b.oneEnded ?? false) ||
-      a.sigmaFt - b.sigmaFt ||
-      compareText(a.axis.run.id, b.axis.run.id),
-  )[0]!;
-}
-
-const isTied = (axis: RunAxis, entryId: string) =>
-  (axis.words.tieOf(entryId)?.stationFt ?? null) !== null;
-
-/**
- * Where a group lies: as its most trusted sighting has it; a tied thing lies where its tie does, which
- * all its sightings have part in.
- */
-export function placeGroup<S extends Sighting>(
-  group: readonly S[],
-  trustPass: Pass,
-): { readonly best: S; readonly span: Interval; readonly sigmaFt: number } {
-  const tied = group.filter(({ axis, entryId }) => isTied(axis, entryId));
-  const best = mostTrusted(tied.length > 0 ? tied : group, trustPass);
-  const tie = best.axis.words.tieOf(best.entryId);
-  if (!tie || tie.stationFt === null || tie.sigmaFt === null) {
-    return { best, span: best.span, sigmaFt: best.sigmaFt };
-  }
-  const entry = best.axis.log.byId.get(best.entryId)!;
-  const { from, to } = best.axis.placeOfEntry(entry);
-  const shiftFt = tie.stationFt - (from.stationFt + to.stationFt) / 2;
-  const span = interval(best.span.fromFt + shiftFt, best.span.toFt + shiftFt);
-  return { best, span, sigmaFt: tie.sigmaFt };
 }

@@ -26,14 +26,6 @@ export type RunOrigin = {
   readonly varianceBetween: (alongFt: number, other: RunAxis, otherAlongFt: number) => number;
 };
 
-/** The place of what everything else is measured from: sure. */
-export const REFERENCE_ORIGIN: RunOrigin = {
-  originFt: 0,
-  scale: 1,
-  varianceAt: () => 0,
-  varianceBetween: () => 0,
-};
-
 /** Where an entry lies when nobody said its footage: between its neighbours in time. */
 export type Between = { readonly from: Place; readonly to: Place };
 

@@ -1,5 +1,5 @@
 import { TOLERANCES } from '../../base/tolerances';
-import { endsApartFt } from '../../measure/merge';
+import { endsApartFt } from '../../measure/sighting';
 import { sayFt } from '../../base/numbers';
 import type { Check } from '../check';
 import type { Finding } from '../finding';

@@ -27,6 +27,9 @@ export type Fit = {
   readonly covariance: Matrix;
   /** The links that hold something: those between runs and accesses that are reached. */
   readonly links: readonly Link[];
+  /** The normal equations `N·u = t`, kept so that single links can be taken out of them. */
+  readonly normal: Matrix;
+  readonly right: readonly number[];
 };
 
 /**
@@ -44,46 +47,15 @@ export function fitNetwork(network: Network): Fit {
   const right = new Array<number>(unknowns.size).fill(0);
   for (const link of links) add(normal, right, contributionOf(network, unknowns, link), 1);
   addPriors(normal, unknowns);
-  return { network, reached, unknowns, links, ...solve(normal, right) };
+  return { network, reached, unknowns, links, normal, right, ...solve(normal, right) };
 }
 
-/**
- * A fit as it would be without some of its links; none of them may be all that holds a run.
- * The unknowns keep their places.
- */
-export function fitWithout(fit: Fit, without: ReadonlySet<Link>): Fit {
-  const normal = zeros(fit.unknowns.size);
-  const right = new Array<number>(fit.unknowns.size).fill(0);
-  const links = fit.links.filter((link) => !without.has(link));
-  for (const link of links) {
-    add(normal, right, contributionOf(fit.network, fit.unknowns, link), 1);
-  }
-  addPriors(normal, fit.unknowns);
-  return { ...fit, links, ...solve(normal, right) };
-}
-
-/** A fit with one link taken out again. `normal` and `right` are those of the whole fit. */
-export function downdate(
-  fit: Fit,
-  normal: Matrix,
-  right: readonly number[],
-  link: Link,
-): Pick<Fit, 'values' | 'covariance'> {
-  const less = normal.map((row) => [...row]);
-  const lessRight = [...right];
-  add(less, lessRight, contributionOf(fit.network, fit.unknowns, link), -1);
-  return solve(less, lessRight);
-}
-
-/** The normal equations of a fit, to take single links out of. */
-export function normalOf(fit: Fit): { normal: Matrix; right: readonly number[] } {
-  const normal = zeros(fit.unknowns.size);
-  const right = new Array<number>(fit.unknowns.size).fill(0);
-  for (const link of fit.links) {
-    add(normal, right, contributionOf(fit.network, fit.unknowns, link), 1);
-  }
-  addPriors(normal, fit.unknowns);
-  return { normal, right };
+/** What a fit would say without one of its links, which may not be all that holds a run. */
+export function fitWithout(fit: Fit, link: Link): Fit {
+  const normal = fit.normal.map((row) => [...row]);
+  const right = [...fit.right];
+  add(normal, right, contributionOf(fit.network, fit.unknowns, link), -1);
+  return { ...fit, normal, right, ...solve(normal, right) };
 }
 
 function add(

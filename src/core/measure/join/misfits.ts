@@ -1,7 +1,7 @@
 import { TOLERANCES } from '../../base/tolerances';
 import type { Remedy, RunAlternative } from './causes/cause';
 import { RUN_CAUSES, SIGHTING_CAUSES } from './causes/index';
-import { downdate, type Fit, fitNetwork, normalOf, type Surprise, surpriseOf } from './fit';
+import { type Fit, fitNetwork, fitWithout, type Surprise, surpriseOf } from './fit';
 import { type Link, type Network, reachAccesses, type TieLink } from './network';
 
 /** One thing that would make a misfit fit. */
@@ -68,13 +68,9 @@ type Tried = { readonly link: Link; readonly surprise: Surprise };
 /** The links that fit worst, all those that cannot be told apart; empty when every link fits. */
 function worstOf(fit: Fit): Tried[] {
   const unchecked = listUnchecked(fit.network, fit.links);
-  const { normal, right } = normalOf(fit);
   const tried = fit.links
     .filter((link) => !unchecked.has(link))
-    .map((link): Tried => {
-      const without = { ...fit, ...downdate(fit, normal, right, link) };
-      return { link, surprise: surpriseOf(without, link) };
-    })
+    .map((link): Tried => ({ link, surprise: surpriseOf(fitWithout(fit, link), link) }))
     .sort((a, b) => b.surprise.ratio - a.surprise.ratio);
   const worst = tried[0]?.surprise.ratio ?? 0;
   if (worst <= TOLERANCES.misfitSigmas) return [];
@@ -102,8 +98,7 @@ function listUnchecked(network: Network, links: readonly Link[]): Set<Link> {
 
 /** What one sighting of a tie could have been, so that the tie would fit all the others. */
 function explainSightings(fit: Fit, tie: TieLink): Explanation[] {
-  const { normal, right } = normalOf(fit);
-  const without = { ...fit, ...downdate(fit, normal, right, tie) };
+  const without = fitWithout(fit, tie);
   const seen = tie.sightings.map(({ runId, entryId }) => {
     const axis = fit.network.runs.get(runId)!;
     return { axis, entry: axis.log.byId.get(entryId)! };

@@ -2,7 +2,9 @@ import { sayFt } from '../../base/numbers';
 import { TOLERANCES } from '../../base/tolerances';
 import type { Settings } from '../../job/settings';
 import { sayEntry } from '../../log/say-entry';
-import { mergeSightings, mostTrusted, pointSighting, type Sighting } from '../merge';
+import { mergeSightings } from '../merge';
+import { mostTrusted } from '../place-group';
+import { pointSighting, type Sighting } from '../sighting';
 import type { RunAxis } from '../placement';
 import { isSameKindOfThing, thingOf } from './things';
 
@@ -27,6 +29,8 @@ type Hypothesis = { readonly originFt: number; readonly pairs: readonly Pair[]; 
 
 /** A thing that one run saw and the other, which passed there, did not, speaks this much against. */
 const UNSEEN_COST = 0.35;
+/** So near the ends of its way a run may or may not have passed a thing. */
+const NEAR_END_FT = 2;
 /** The best way to lay two runs together must beat any other by this much. */
 const CLEAR_LEAD = 0.6;
 /** There is only one of these on a line: a single one is enough to go by. */
@@ -138,7 +142,7 @@ function matchAt(
   const lonely = (things: readonly Thing[], other: RunAxis, shiftFt: number) =>
     things.filter((thing) => {
       const alongFt = other.direction * (ownFt(thing) + shiftFt);
-      const isPassed = alongFt > TOLERANCES.atLipFt && alongFt < other.reachFt - TOLERANCES.atLipFt;
+      const isPassed = alongFt > NEAR_END_FT && alongFt < other.reachFt - NEAR_END_FT;
       return isPassed && !taken.has(thing);
     }).length;
   const missed = lonely(ofFirst, second, -originFt) + lonely(ofSecond, first, originFt);
