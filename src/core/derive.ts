@@ -2,8 +2,10 @@ import { settingsInForce } from './job/settings';
 import type { Inspection } from './job/inspection';
 import { type CheckContext, type Issue } from './judge/check';
 import { runChecks } from './judge/checks/index';
-import type { Finding } from './judge/finding';
-import { judgeFindings } from './judge/findings';
+import type { JobAdvice, Question } from './judge/conclude';
+import type { Finding, Proviso, StaleDecision, Suspicion } from './judge/finding';
+import type { Reason } from './judge/grade';
+import { judge } from './judge/judge';
 import { heldWaterOf, listNarrowings, type Narrowing } from './judge/held-and-left';
 import {
   type Completeness,
@@ -31,6 +33,16 @@ export type Derived = {
   /** Where each branch meets the line it joins, as far as somebody saw it. */
   readonly meets: ReadonlyMap<string, Meeting>;
   readonly findings: readonly Finding[];
+  /** What the rules say of the job as a whole, and what to do about it. */
+  readonly remarks: readonly Reason[];
+  readonly advice: readonly JobAdvice[];
+  /** What may be there though nobody saw it, and why conclusions over the whole may change. */
+  readonly suspicions: readonly Suspicion[];
+  readonly provisos: readonly Proviso[];
+  /** What rules need to know and nobody logged. */
+  readonly questions: readonly Question[];
+  /** Decisions over findings that are gone. */
+  readonly orphans: readonly StaleDecision[];
   /** The water that stands in the house line. */
   readonly held: HeldWater;
   /** What obstructs the bore of the house line, and what it leaves. */
@@ -51,7 +63,7 @@ export function derive(inspection: Inspection): Derived {
   const laterals = [...groupRunsByLine(inspection)].map(([lineId, runs]) =>
     buildLateral(inspection, lineId, runs, logs, settings),
   );
-  const findings = judgeFindings(inspection, laterals, settings);
+  const { findings, ...judged } = judge(inspection, laterals, logs, settings);
   const context: CheckContext = { inspection, laterals, findings, settings };
   const checks = runChecks(context);
   return {
@@ -62,11 +74,17 @@ export function derive(inspection: Inspection): Derived {
     branches: laterals.slice(1),
     meets: findMeetings(inspection, laterals),
     findings,
+    remarks: judged.remarks,
+    advice: judged.advice,
+    suspicions: judged.suspicions,
+    provisos: judged.provisos,
+    questions: judged.questions,
+    orphans: judged.orphans,
     held: heldWaterOf(laterals[0]!, findings),
     narrowings: listNarrowings(laterals[0]!, findings),
     checks,
     overall: judgeOverall(laterals, findings, checks),
     completeness: judgeCompleteness(laterals),
-    absences: listAbsences(laterals, findings),
+    absences: listAbsences(laterals, findings, judged.suspicions),
   };
 }

@@ -38,10 +38,6 @@ export const TOLERANCES = {
   nearDuplicateFt: 2,
   /** A locate serves a dig when it lies this close to it. */
   locateReachFt: 3,
-  /** A pool is held by a lip when its downstream end lies this close to it. */
-  atLipFt: 2,
-  /** Water may stand this much deeper than the lip that holds it (surface tension, debris on the lip). */
-  atLipIn: 0.25,
   /** A failed finding this close to an obstruction end is the obstruction. */
   atObstructionFt: 2,
 } as const;

@@ -26,6 +26,11 @@ export function derivedJson(derived: Derived): Record<string, unknown> {
     },
     checks: derived.checks,
     findings: derived.findings.map(findingJson),
+    questions: derived.questions,
+    remarks: derived.remarks,
+    advice: derived.advice,
+    provisos: derived.provisos,
+    suspicions: derived.suspicions,
     plans: [],
     pick: null,
     report: {
@@ -149,6 +154,12 @@ function findingJson(finding: Finding) {
     responsibleSide: finding.responsibleSide,
     because: finding.because,
     causes: finding.causes,
+    suspicions: finding.suspicions,
+    provisos: finding.provisos,
+    advice: finding.advice,
+    ruling: finding.ruling,
+    review: finding.review,
+    stale: finding.stale,
     entryIds: finding.entryIds,
   };
 }

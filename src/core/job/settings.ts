@@ -1,5 +1,11 @@
 import Joi from 'joi';
 import { length, oneOf, ratio } from '../base/joi';
+import {
+  findCrossedBounds,
+  THRESHOLD_KEYS,
+  THRESHOLD_TABLE,
+  type Thresholds,
+} from '../judge/severity/thresholds';
 import { type Material, MATERIALS } from '../log/vocabulary';
 
 /** What an inspector may change about the computation. Every value has a default. */
@@ -22,6 +28,8 @@ export type Settings = {
   readonly transmitterBehindIn: number;
   /** Years that a material usually serves, where the inspector's figures are not Chert's. */
   readonly usualLives: Partial<Record<Material, { readonly from: number; readonly to: number }>>;
+  /** Numbers that judgement turns on, where the inspector's are not Chert's. */
+  readonly thresholds: Partial<Thresholds>;
 };
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -34,10 +42,23 @@ export const DEFAULT_SETTINGS: Settings = {
   transmitterHeightIn: 1,
   transmitterBehindIn: 0,
   usualLives: {},
+  thresholds: {},
 };
 
 const year = () => Joi.number().integer().min(1).max(500).required();
 const years = Joi.object({ from: year(), to: year() });
+
+const threshold = (key: keyof Thresholds) => {
+  const unit = THRESHOLD_TABLE[key][1];
+  if (unit === 'share') return ratio();
+  return unit === 'count' ? Joi.number().integer().min(1).max(1000) : length();
+};
+const thresholdsSchema = Joi.object(
+  Object.fromEntries(THRESHOLD_KEYS.map((key) => [key, threshold(key)])),
+).custom((value: Partial<Thresholds>, helpers) => {
+  const crossed = findCrossedBounds(value);
+  return crossed ? helpers.error('chert.ladder', { limit: crossed.join(' at or below ') }) : value;
+});
 
 /** Settings as a file keeps them: only what differs from the defaults. */
 export const settingsSchema = Joi.object({
@@ -50,6 +71,7 @@ export const settingsSchema = Joi.object({
   transmitterHeightIn: length().max(12),
   transmitterBehindIn: length().max(60),
   usualLives: Joi.object(Object.fromEntries(MATERIALS.map((material) => [material, years]))),
+  thresholds: thresholdsSchema,
 });
 
 /** The settings in force: the defaults with what differs laid over them. */

@@ -1,11 +1,13 @@
 import { TOLERANCES } from '../base/tolerances';
 import { gapBetweenFt, type Interval } from '../base/interval';
+import { sayPercent } from '../base/numbers';
 import { PAVED_ZONES } from '../lateral/zones';
 import type { Profile } from '../job/job';
-import type { Certainty, DefectKind, Zone } from '../log/vocabulary';
+import type { Certainty, Zone } from '../log/vocabulary';
+import type { FindingKind } from './finding';
 import type { Action, DefectFacts, Reason, Severity } from './grade';
-import { fillRatioOf } from './severity/standing-water';
 import { showsSoil } from './severity/bounds';
+import type { Thresholds } from './severity/thresholds';
 
 /** What the choice of action looks at, beyond the defect itself. */
 export type ActionContext = {
@@ -22,32 +24,34 @@ export type ActionContext = {
   readonly obstructionsFt: readonly number[];
   /** Whether a fixture's water backed up. */
   readonly backsUp: boolean;
-  /** Height of the lip that holds this pool, inches; `null` when none does. */
-  readonly heldByLipIn: number | null;
+  /** Whether a lip at its downstream end holds this pool. */
+  readonly heldByLip: boolean;
+  readonly thresholds: Thresholds;
 };
 
-const STRUCTURE: readonly DefectKind[] = [
+/** Defects of the pipe itself. */
+export const STRUCTURE: readonly FindingKind[] = [
   'crack', 'break', 'hole', 'collapse', 'offset', 'gap', 'deformation', 'wall-loss', 'spalling',
   'coupling-failed', 'intruding-tap', 'lip',
 ]; // prettier-ignore
-const DEPOSITS: readonly DefectKind[] = ['grease', 'scale', 'debris', 'mineral'];
+/** What a cleaning takes out. */
+export const DEPOSITS: readonly FindingKind[] = ['grease', 'scale', 'debris', 'mineral'];
 /** Slight ones of these are cleaned out in the ordinary course. */
-const CLEANED_WHEN_SLIGHT: readonly DefectKind[] = ['roots', 'grease', 'scale', 'debris'];
-/** From this bore on, roots serving one household leave room enough for upkeep to hold. */
-const ROOMY_BORE_IN = 6;
-/** Above this share of the bore, roots or deposit block the flow. */
-const BLOCKED_ABOVE = 0.9;
+const CLEANED_WHEN_SLIGHT: readonly FindingKind[] = ['roots', 'grease', 'scale', 'debris'];
 
 /** Why a finding blocks the flow, or `null` when it does not. Standing water alone never blocks. */
 export function blockageOf(
-  context: Pick<ActionContext, 'severity' | 'facts' | 'span' | 'obstructionsFt' | 'backsUp'>,
+  context: Pick<
+    ActionContext,
+    'severity' | 'facts' | 'span' | 'obstructionsFt' | 'backsUp' | 'thresholds'
+  >,
 ): string | null {
   const { facts, severity, span } = context;
   if (facts.kind === 'collapse') return 'a collapse blocks the flow';
   if (facts.kind === 'standing-water') return null;
   const fills = facts.kind === 'roots' || DEPOSITS.includes(facts.kind);
-  if (fills && (facts.extentRatio ?? 0) > BLOCKED_ABOVE) {
-    return 'more than nine tenths of the bore is filled';
+  if (fills && (facts.extentRatio ?? 0) > context.thresholds.blockedAbove) {
+    return `more than ${sayPercent(context.thresholds.blockedAbove)} of the bore is filled`;
   }
   if (severity !== 'failed') return null;
   const stopped = context.obstructionsFt.some(
@@ -74,7 +78,7 @@ function chooseByTable(context: ActionContext): { action: Action; reason: Reason
   if (severity === 'moderate') {
     const held =
       kind === 'roots' || DEPOSITS.includes(kind) ||
-      (kind === 'standing-water' && context.heldByLipIn !== null); // prettier-ignore
+      (kind === 'standing-water' && context.heldByLip); // prettier-ignore
     if (renew && (kind === 'roots' || STRUCTURE.includes(kind))) {
       return said('repair', 'moderate: Renew first repairs roots and structure at this grade');
     }
@@ -85,7 +89,9 @@ function chooseByTable(context: ActionContext): { action: Action; reason: Reason
   if (severity === 'major') {
     if (DEPOSITS.includes(kind)) return said('upkeep', 'major, but cleaning removes it');
     const roomy =
-      kind === 'roots' && (facts.boreIn ?? 0) >= ROOMY_BORE_IN && context.households <= 1;
+      kind === 'roots' &&
+      (facts.boreIn ?? 0) >= context.thresholds.roomyBoreIn &&
+      context.households <= 1;
     if (!renew && roomy) {
       return said('upkeep', `major, but in a ${facts.boreIn} in pipe that serves one household`);
     }
@@ -137,18 +143,6 @@ export function chooseAction(context: ActionContext): {
     return lookAgain('water-unverified', text);
   }
   if (urgent) return { action: 'urgent', because: [urgent] };
-  const lipIn = context.heldByLipIn;
-  if (lipIn !== null && deeperThanLip(facts, lipIn)) {
-    const text = 'the pool is deeper than the lip could hold: lip and belly compete';
-    return lookAgain('lip-and-belly', text);
-  }
   const { action, reason } = chooseByTable(context);
   return { action, because: [reason] };
-}
-
-/** Whether a pool stands deeper than the lip at its end could hold. */
-export function deeperThanLip(facts: DefectFacts, lipIn: number): boolean {
-  const ratio = fillRatioOf(facts);
-  const depthIn = facts.depthIn ?? (ratio !== null && facts.boreIn ? ratio * facts.boreIn : null);
-  return depthIn !== null && depthIn > lipIn + TOLERANCES.atLipIn;
 }

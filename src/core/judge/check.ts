@@ -7,6 +7,10 @@ import type { Finding } from './finding';
 
 export type Level = 'blocker' | 'warning';
 
+/** Where one must stand to clear something, in the order in which a site is left. */
+export const STANDS = ['reel', 'fixture', 'surface', 'desk'] as const;
+export type Stand = (typeof STANDS)[number];
+
 /** Something to clear before the report goes out. */
 export type Issue = {
   readonly code: string;

@@ -2,17 +2,56 @@ import type { Interval } from '../base/interval';
 import type { ResponsibleSide } from '../lateral/segments';
 import type { Certainty, DefectKind, Locus, Material, Zone } from '../log/vocabulary';
 import type { ClockArc } from '../measure/clock';
-import type { Action, DefectFacts, Reason, Severity } from './grade';
+import type { Action, Facts, Reason, Severity } from './grade';
 
 /** What could stand behind a finding, and the look that settles it. */
 export type Cause = { readonly cause: string; readonly settledBy: string };
+
+/** A defect that nobody saw but that the evidence speaks for. */
+export type Suspicion = Reason & { readonly defect: DefectKind; readonly settledBy: string };
+
+/** Why a conclusion may still change, and the look that settles it. */
+export type Proviso = Reason & { readonly settledBy: string };
+
+/**
+ * What a finding is of: a defect that was logged, or what a rule made of the whole (`layout`: the way
+ * the line is laid; `material`: what the pipe is).
+ */
+export type FindingKind = DefectKind | 'layout' | 'material';
+
+/** What the inspector's last word over a finding came to. */
+export type Ruling = {
+  /** The grade and action that Chert had; what stands on the finding is the inspector's. */
+  readonly computed: { readonly severity: Severity; readonly action: Action };
+  readonly wording: string | null;
+  readonly reason: string;
+  readonly decisionId: string;
+};
+
+/** Whether the inspector has looked at a finding and let it stand. */
+export type Review = {
+  readonly verdict: 'confirmed' | 'dismissed';
+  readonly reason: string;
+  readonly decisionId: string;
+};
+
+/** A decision that no longer fits its evidence: shown, and not in force. */
+export type StaleDecision = {
+  readonly decisionId: string;
+  readonly kind: string;
+  /** What the inspector had said ("major, repair"). */
+  readonly said: string;
+  readonly reason: string;
+  /** What the decision was made over and what there is now. */
+  readonly changed: readonly string[];
+};
 
 /** A defect of the line, all sightings of it together, with its grade and what to do. */
 export type Finding = {
   readonly id: string;
   readonly number: number;
   readonly lineId: string;
-  readonly kind: DefectKind;
+  readonly kind: FindingKind;
   /** On the line's axis; on the run's own axis when the run is not placed. */
   readonly span: Interval;
   readonly sigmaFt: number;
@@ -24,7 +63,9 @@ export type Finding = {
   /** The least and the worst grade within the eye's error; `null` when it stays within one. */
   readonly range: readonly [Severity, Severity] | null;
   readonly action: Action;
+  /** Whether any proviso stands. */
   readonly provisional: boolean;
+  readonly provisos: readonly Proviso[];
   readonly verified: boolean;
   readonly courtesy: boolean;
   readonly certainty: Certainty;
@@ -33,14 +74,27 @@ export type Finding = {
   readonly material: Material;
   readonly zone: Zone | null;
   readonly responsibleSide: ResponsibleSide;
-  readonly facts: DefectFacts;
+  readonly facts: Facts;
+  /** What a rule says it is, in a sentence; `null` for logged defects. */
+  readonly says: string | null;
   /** What to ask for when the size was not logged. */
   readonly missing: string | null;
   readonly stillOpen: boolean;
   readonly ourDoing: boolean;
   readonly because: readonly Reason[];
   readonly causes: readonly Cause[];
+  readonly suspicions: readonly Suspicion[];
+  /** What to do, in order; never empty unless the action is `none`, which has its reason instead. */
+  readonly advice: readonly Reason[];
+  readonly ruling: Ruling | null;
+  readonly review: Review | null;
+  readonly stale: readonly StaleDecision[];
   readonly entryIds: readonly string[];
   readonly photoIds: readonly string[];
   readonly notes: readonly string[];
 };
+
+/** Whether a finding is of a defect that was logged, and not what a rule made of the whole. */
+export function isLogged(finding: Finding): finding is Finding & { readonly kind: DefectKind } {
+  return finding.kind !== 'layout' && finding.kind !== 'material';
+}

@@ -1,23 +1,24 @@
 import { memoOf } from '../base/memo';
-import { TOLERANCES } from '../base/tolerances';
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
 import { segmentAt, sideAt } from '../lateral/segments';
-import { endsLine } from '../lateral/terminus';
-import { INDOOR_ZONES } from '../lateral/zones';
 import { placeGroup } from '../measure/place-group';
-import { chooseAction, deeperThanLip } from './action';
+import { chooseAction } from './action';
 import { hasBackup } from './backup';
-import type { Cause, Finding } from './finding';
-import type { DefectFacts, Reason } from './grade';
+import { isCourtesy } from './courtesy';
+import { factsOf } from './facts-of';
+import type { Finding } from './finding';
+import { isDeeperThan, lipAtEnd } from './lips';
 import { chainKey, numberFindings } from './numbering';
+import { listProvisos } from './provisos';
 import { gradeDefect } from './severity/table';
+import { thresholdsInForce } from './severity/thresholds';
 import { type DefectSighting, groupDefects, overlaps, rankSightings } from './sightings';
 
 type Group = { readonly lateral: Lateral; readonly sightings: readonly DefectSighting[] };
 
-/** Every defect of every line, graded, with what to do and why, in station order by line. */
+/** Every defect of every line, graded by the table, before any rule has spoken. */
 export function judgeFindings(
   inspection: Inspection,
   laterals: readonly Lateral[],
@@ -39,60 +40,10 @@ export function judgeFindings(
     .flatMap(({ sightings }) => sightings)
     .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
   const backsUp = hasBackup(axes);
-  const findings = groups.map((group, index) =>
+  return groups.map((group, index) =>
     judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
   );
-  const rankOfLine = new Map(laterals.map((lateral, index) => [lateral.lineId, index]));
-  return findings.sort(
-    (a, b) =>
-      rankOfLine.get(a.lineId)! - rankOfLine.get(b.lineId)! ||
-      Number(b.placed) - Number(a.placed) ||
-      a.span.fromFt - b.span.fromFt ||
-      a.number - b.number,
-  );
 }
-
-/** Sizes and marks of a group: from the sighting the grade rests on, else from the others. */
-function factsOf(
-  ranked: readonly DefectSighting[],
-  place: { readonly boreIn: number | null; readonly material: DefectFacts['material'] },
-  inStandingWater: boolean,
-  settings: Settings,
-): DefectFacts {
-  const entries = ranked.map(({ stretch }) => stretch.entry);
-  const first = <K extends keyof (typeof entries)[number]>(key: K) => {
-    for (const entry of entries) if (entry[key] !== undefined) return entry[key];
-    return undefined;
-  };
-  const form = first('form')
-    ?.trim()
-    .toLowerCase()
-    .replace(/[\s_]+/g, '-');
-  return {
-    kind: entries[0]!.defect,
-    depthIn: first('depthIn') ?? null,
-    fillRatio: first('fillRatio') ?? null,
-    extentRatio: first('extentRatio') ?? null,
-    offsetIn: first('offsetIn') ?? null,
-    gapIn: first('gapIn') ?? null,
-    lipIn: first('lipIn') ?? null,
-    form: form || null,
-    locus: first('locus') ?? null,
-    holdsDebris: first('holdsDebris') ?? false,
-    soilVisible: first('soilVisible') ?? false,
-    lengthFt:
-      ranked.map(({ stretch }) => stretch.lengthFt).find((length) => length !== null) ?? null,
-    boreIn: place.boreIn,
-    material: place.material,
-    inStandingWater,
-    eyeSizeIn: settings.eyeSizeIn,
-    eyeShareRatio: settings.eyeShareRatio,
-    byEye: first('sizeBasis') !== 'measured',
-  };
-}
-
-/** Kinds whose grade rests on what the pipe is. */
-const RESTS_ON_PIPE: readonly DefectFacts['kind'][] = ['standing-water', 'roots', 'offset', 'lip'];
 
 function judgeGroup(
   inspection: Inspection,
@@ -119,11 +70,14 @@ function judgeGroup(
     water.some((pool) => pool.stretch.axis.placed === axis.placed && overlaps(pool, lead)),
     settings,
   );
-  const grade = gradeDefect(facts);
+  const thresholds = thresholdsInForce(settings.thresholds);
+  const grade = gradeDefect(facts, thresholds);
   const ourDoing = sightings.some(({ stretch }) => stretch.entry.ourDoing === true);
   const certainty = entry.certainty ?? 'confirmed';
   const waterVerified = lead.water?.verified ?? true;
-  const heldByLipIn = facts.kind === 'standing-water' ? lipAtEndIn(lateral, span.toFt) : null;
+  const lip = facts.kind === 'standing-water' ? lipAtEnd(lateral, span.toFt, thresholds) : null;
+  const heldByLip =
+    lip !== null && lip.lipIn !== null && isDeeperThan(facts, lip.lipIn, thresholds) !== true;
   const chosen = chooseAction({
     severity: ourDoing ? 'slight' : grade.severity,
     facts,
@@ -136,29 +90,22 @@ function judgeGroup(
     households: inspection.property.households,
     obstructionsFt: readObstructions(lateral),
     backsUp,
-    heldByLipIn,
+    heldByLip,
+    thresholds,
   });
-  const pipeInDoubt =
-    segment !== null && segment.certainty !== 'confirmed' && RESTS_ON_PIPE.includes(facts.kind);
-  const doubts: Reason[] = [
-    ...(certainty === 'suspected'
-      ? [{ rule: 'suspected', text: 'suspected, not confirmed: a second look settles it' }]
-      : []),
-    ...(pipeInDoubt
-      ? [
-          {
-            rule: 'pipe-uncertain',
-            text: 'the pipe here is not certain, and the grade rests on it',
-          },
-        ]
-      : []),
-  ];
   const stillOpen = sightings.every(({ stretch }) => stretch.stillOpen);
   // The first sighting names the finding, so that seeing it again does not rename it.
   const inTime = sightings.toSorted(
     (a, b) => Date.parse(a.stretch.entry.at) - Date.parse(b.stretch.entry.at),
   );
   const first = inTime[0]!.stretch;
+  const provisos = listProvisos({
+    missing: ourDoing ? null : grade.missing,
+    certainty,
+    waterVerified,
+    stillOpen,
+    placed: axis.placed,
+  });
   const rootId = first.axis.log.rootOf(first.entry.id);
   return {
     id: `F-${first.axis.run.id}-${rootId}`,
@@ -173,13 +120,8 @@ function judgeGroup(
     severity: ourDoing ? 'slight' : grade.severity,
     range: ourDoing ? null : grade.range,
     action: chosen.action,
-    provisional:
-      grade.missing !== null ||
-      certainty !== 'confirmed' ||
-      !waterVerified ||
-      pipeInDoubt ||
-      stillOpen ||
-      !axis.placed,
+    provisional: provisos.length > 0,
+    provisos,
     verified: waterVerified && certainty === 'confirmed',
     courtesy: placed && isCourtesy(inspection, lateral, span, zone),
     certainty,
@@ -192,8 +134,14 @@ function judgeGroup(
     missing: ourDoing ? null : grade.missing,
     stillOpen,
     ourDoing,
-    because: [...(ourDoing ? [] : grade.because), ...doubts, ...chosen.because],
-    causes: causesOf(facts, heldByLipIn, waterVerified),
+    says: null,
+    because: [...(ourDoing ? [] : grade.because), ...chosen.because],
+    causes: [],
+    suspicions: [],
+    advice: [],
+    ruling: null,
+    review: null,
+    stale: [],
     entryIds: inTime.flatMap(({ stretch }) => [
       stretch.entry.id,
       ...(stretch.closedBy ? [stretch.closedBy.id] : []),
@@ -206,62 +154,9 @@ function judgeGroup(
   };
 }
 
-/** Every lip of a line: those logged as defects and those logged with a change of pipe. */
-const readLips = memoOf((lateral: Lateral): readonly { stationFt: number; lipIn: number }[] =>
-  lateral.axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry) => {
-      const isLip =
-        entry.kind === 'material' || (entry.kind === 'defect' && entry.defect === 'lip');
-      if (!isLip || entry.lipIn === undefined) return [];
-      const { from, to } = axis.placeOfEntry(entry);
-      return [{ stationFt: (from.stationFt + to.stationFt) / 2, lipIn: entry.lipIn }];
-    }),
-  ),
-);
-
-/** Height of the lip at a pool's downstream end, inches, or `null` when there is none. */
-function lipAtEndIn(lateral: Lateral, endFt: number): number | null {
-  const near = readLips(lateral).filter(
-    ({ stationFt }) => Math.abs(stationFt - endFt) <= TOLERANCES.atLipFt,
-  );
-  return near.length > 0 ? Math.max(...near.map(({ lipIn }) => lipIn)) : null;
-}
-
-function causesOf(facts: DefectFacts, lipIn: number | null, verified: boolean): Cause[] {
-  if (!verified || lipIn === null) return [];
-  const lip = { cause: 'lip', settledBy: 'ramp or clear the lip, then look again' };
-  if (!deeperThanLip(facts, lipIn)) return [lip];
-  return [lip, { cause: 'belly', settledBy: 'clear the lip and see whether the water goes' }];
-}
-
 /** Where the line's runs were stopped by an obstruction. */
 const readObstructions = memoOf((lateral: Lateral): readonly number[] =>
   lateral.ends
     .filter((end) => end.entry.reason === 'obstruction')
     .map(({ stationFt }) => stationFt),
 );
-
-/** Station of the wall where the line leaves the building: the most downstream one logged. */
-const readWallFt = memoOf(
-  (lateral: Lateral) =>
-    lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt ?? null,
-);
-
-/** Whether a finding lies outside what was agreed: kept and told, out of the verdict and plans. */
-function isCourtesy(
-  inspection: Inspection,
-  lateral: Lateral,
-  span: Finding['span'],
-  zone: Finding['zone'],
-): boolean {
-  const { terminus } = lateral;
-  const isBeyond =
-    terminus !== null &&
-    endsLine(terminus.kind) &&
-    span.fromFt > terminus.stationFt + TOLERANCES.beyondEndFt;
-  if (isBeyond) return true;
-  if (inspection.job.scope !== 'lateral') return false;
-  const wallFt = readWallFt(lateral);
-  if (wallFt !== null && span.toFt <= wallFt) return true;
-  return zone !== null && INDOOR_ZONES.includes(zone);
-}

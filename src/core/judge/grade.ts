@@ -1,4 +1,5 @@
 import type { DefectKind, Locus, Material } from '../log/vocabulary';
+import type { Thresholds } from './severity/thresholds';
 
 export const SEVERITIES = ['slight', 'moderate', 'major', 'failed'] as const;
 export type Severity = (typeof SEVERITIES)[number];
@@ -9,9 +10,8 @@ export type Action = (typeof ACTIONS)[number];
 /** One reason for a grade: the rule's id and the fact in plain words. */
 export type Reason = { readonly rule: string; readonly text: string };
 
-/** What the severity table needs to know of a defect. Sizes in inches, lengths in feet. */
-export type DefectFacts = {
-  readonly kind: DefectKind;
+/** Sizes and marks of a finding, and the pipe it lies in. Sizes in inches, lengths in feet. */
+export type Facts = {
   readonly depthIn: number | null;
   readonly fillRatio: number | null;
   readonly extentRatio: number | null;
@@ -36,6 +36,9 @@ export type DefectFacts = {
   readonly byEye: boolean;
 };
 
+/** What the severity table needs to know of a defect. */
+export type DefectFacts = Facts & { readonly kind: DefectKind };
+
 /** A base grade before steps and floors. */
 export type BaseGrade = {
   readonly severity: Severity;
@@ -49,9 +52,12 @@ export type BaseGrade = {
 /** A row of the severity table. */
 export type SeverityRow = {
   readonly kinds: readonly DefectKind[];
-  readonly base: (facts: DefectFacts) => BaseGrade;
+  readonly base: (facts: DefectFacts, thresholds: Thresholds) => BaseGrade;
   /** At most one step up or down. */
-  readonly step?: (facts: DefectFacts) => { readonly by: 1 | -1; readonly because: Reason } | null;
+  readonly step?: (
+    facts: DefectFacts,
+    thresholds: Thresholds,
+  ) => { readonly by: 1 | -1; readonly because: Reason } | null;
   /** The least grade that the facts allow. */
   readonly floor?: (facts: DefectFacts) => {
     readonly severity: Severity;

@@ -1,7 +1,7 @@
 import { type HeldWater, measureHeldWater } from '../lateral/grade/held-water';
 import type { Lateral } from '../lateral/lateral';
 import { type Opening, openingLeft } from '../lateral/opening';
-import type { Finding } from './finding';
+import { type Finding, isLogged } from './finding';
 import { fillRatioOf } from './severity/standing-water';
 
 const isOn = (lateral: Lateral, { placed, lineId }: Finding) => placed && lineId === lateral.lineId;
@@ -28,7 +28,8 @@ export type Narrowing = { readonly finding: Finding; readonly opening: Opening }
 export function listNarrowings(lateral: Lateral, findings: readonly Finding[]): Narrowing[] {
   return findings.flatMap((finding) => {
     const { kind, facts } = finding;
-    const opening = openingLeft(kind, facts.boreIn, {
+    if (!isLogged(finding)) return [];
+    const opening = openingLeft(finding.kind, facts.boreIn, {
       extentRatio: facts.extentRatio,
       heightIn: kind === 'lip' ? facts.lipIn : facts.offsetIn,
     });

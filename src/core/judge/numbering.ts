@@ -1,4 +1,5 @@
 import type { RunAxis } from '../measure/placement';
+import type { Scene } from './rules/scene';
 
 /** Key of a chain of corrections across runs. */
 export function chainKey(runId: string, rootId: string): string {
@@ -38,5 +39,33 @@ export function numberFindings(
     if (group !== undefined) numbers[group] = next;
     next += 1;
   }
+  return numbers;
+}
+
+/** What rules make of the whole is numbered by itself, so that logging more never renumbers it. */
+const HUNDRED = 100;
+
+/**
+ * Numbers what rules make of the whole: from 101 on (from 201 in a log of more than a hundred findings),
+ * in order of the last entry that each rests on, so that a later one takes a later number.
+ */
+export function numberMade(
+  { laterals, findings }: Pick<Scene, 'laterals' | 'findings'>,
+  made: readonly { readonly entryIds: readonly string[] }[],
+): number[] {
+  const atMs = new Map<string, number>();
+  for (const { axes, unplaced } of laterals) {
+    for (const { log } of [...axes, ...unplaced]) {
+      for (const entry of log.byId.values()) atMs.set(entry.id, Date.parse(entry.at));
+    }
+  }
+  const sinceMs = ({ entryIds }: { readonly entryIds: readonly string[] }) =>
+    Math.max(-Infinity, ...entryIds.map((id) => atMs.get(id) ?? -Infinity));
+  const highest = findings.reduce((most, { number }) => Math.max(most, number), 0);
+  const firstNumber = HUNDRED * (Math.floor(highest / HUNDRED) + 1) + 1;
+  const order = made.map((one, index) => ({ index, sinceMs: sinceMs(one) }));
+  order.sort((a, b) => a.sinceMs - b.sinceMs || a.index - b.index);
+  const numbers = made.map(() => 0);
+  order.forEach(({ index }, rank) => (numbers[index] = firstNumber + rank));
   return numbers;
 }

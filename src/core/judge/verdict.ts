@@ -3,7 +3,7 @@ import type { Lateral } from '../lateral/lateral';
 import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { hasBackup } from './backup';
 import type { Issue } from './check';
-import type { Finding } from './finding';
+import type { Finding, Suspicion } from './finding';
 
 export const OVERALLS = [
   'not-serviceable',
@@ -81,16 +81,19 @@ function hasLipAtChange(lateral: Lateral): boolean {
 export function listAbsences(
   laterals: readonly Lateral[],
   findings: readonly Finding[],
+  suspicions: readonly Suspicion[] = [],
 ): DefectKind[] {
   const nothingSeen = laterals.every((lateral) => totalFt(lateral.reached) === 0);
   if (nothingSeen || laterals.some(isTooObscured)) return [];
   const named = new Set<string>(
-    findings.flatMap(({ kind, causes, facts }) => [
+    findings.flatMap(({ kind, causes, suspicions: suspected, facts }) => [
       kind,
       ...causes.map(({ cause }) => cause),
+      ...suspected.map(({ defect }) => defect),
       ...(facts.holdsDebris ? ['debris'] : []),
     ]),
   );
+  for (const { defect } of suspicions) named.add(defect);
   if (laterals.some(hasLipAtChange)) named.add('lip');
   // Not to be able to name a thing is no kind of defect; "no unidentified" would say nothing.
   return DEFECTS.filter((kind) => kind !== 'unidentified' && !named.has(kind));

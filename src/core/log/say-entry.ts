@@ -33,6 +33,10 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A defect kind in the trade's words ("Standing water"). */
 export const nameDefect = (kind: DefectKind) => DEFECT_NAMES[kind] ?? capital(kind);
+
+/** The trade's name of a finding: a defect's, or what a rule makes of the whole. */
+export const nameFinding = (kind: DefectKind | 'layout' | 'material') =>
+  kind === 'layout' ? 'Layout' : kind === 'material' ? 'Material' : nameDefect(kind);
 /** A material in the trade's words ("clay", "cast iron"). */
 export const nameMaterial = (material: Material) => MATERIAL_NAMES[material] ?? plain(material);
 /** A zone in the trade's words ("Driveway"). */

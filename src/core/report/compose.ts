@@ -3,7 +3,6 @@ import { roundTo, sayList } from '../base/numbers';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import { isTooObscured } from '../judge/verdict';
-import { adviseFinding } from './advise';
 import type { Block, FindingBlock, Step } from './block';
 import { dayOf, sayDay, sayLongDay } from './calendar';
 import { composeCautions } from './cautions';
@@ -14,7 +13,8 @@ import { composeMethod } from './method';
 import { sayPlace } from './place';
 import { composeSteps } from './steps';
 import { composeTerms } from './terms';
-import { ACTION_WORDS, DEFECT_WORDS, MATERIAL_WORDS, OVERALL_WORDS, SEVERITY_WORDS, ZONE_WORDS } from './words'; // prettier-ignore
+import { sayWholeLine } from './whole-line';
+import { ACTION_WORDS, FINDING_WORDS, MATERIAL_WORDS, OVERALL_WORDS, SEVERITY_WORDS, ZONE_WORDS } from './words'; // prettier-ignore
 
 /** The buyer's report as one list of blocks, with the parts that the headless door prints. */
 export type Report = {
@@ -57,6 +57,7 @@ export function composeReport(derived: Derived): Report {
         { title: 'Next', items: steps.map(sayStep), ordered: true },
       ],
     },
+    ...composeWhole(derived),
     {
       kind: 'table',
       title: 'What the pipe is made of',
@@ -79,6 +80,16 @@ export function composeReport(derived: Derived): Report {
   return { headline, limits, steps, blocks };
 }
 
+/** What is to be said of the line as a whole, where there is something. */
+function composeWhole(derived: Derived): Block[] {
+  const items = [
+    ...sayWholeLine(derived),
+    ...derived.remarks.map(({ text }) => text),
+    ...derived.advice.map(({ text }) => text),
+  ];
+  return items.length > 0 ? [{ kind: 'list', title: 'The line as a whole', items }] : [];
+}
+
 /** A step with its day in front of the period's end: "… by Mon 9 Nov". */
 export function sayStep(step: Step): string {
   return step.byOn ? `${step.text.replace(/\.$/, '')}, by ${sayDay(step.byOn)}.` : step.text;
@@ -88,7 +99,7 @@ const sayNothing = (items: readonly string[]) =>
   items.length > 0 ? items : ['Nothing was hidden.'];
 
 function composeFinding(finding: Finding, accessId: string): FindingBlock {
-  const { name, trade } = DEFECT_WORDS[finding.kind];
+  const { name, trade } = FINDING_WORDS[finding.kind];
   const isPlain = name.toLowerCase().includes(trade.toLowerCase());
   const severity = SEVERITY_WORDS[finding.severity];
   const place = sayPlace(finding, accessId);
@@ -96,22 +107,19 @@ function composeFinding(finding: Finding, accessId: string): FindingBlock {
   if (finding.range) {
     remarks.push(`Sized by eye, so ${finding.range[0]} to ${finding.range[1]}.`);
   }
-  if (finding.missing) remarks.push(`This grade may change: ${finding.missing} was not logged.`);
-  if (finding.certainty !== 'confirmed') {
-    remarks.push('This is suspected, not certain. A second look settles it.');
-  }
-  if (finding.stillOpen) remarks.push('Where it ends was not logged.');
+  for (const { text } of finding.provisos) remarks.push(`This may change: ${text}.`);
   if (finding.courtesy) remarks.push('Outside the agreed scope. Told as a courtesy.');
-  if (finding.responsibleSide === 'public') {
-    remarks.push('On the public side: the sewer authority’s duty, not yours.');
-  }
   return {
     kind: 'finding',
     number: finding.number,
     severity: finding.severity,
     action: finding.action,
     title: `${name}${isPlain ? '' : ` (${trade})`}${place.startsWith('at') || place.startsWith('in ') ? ' ' : ', '}${place}`,
-    sentences: [describeFinding(finding), explainFinding(finding), adviseFinding(finding)],
+    sentences: [
+      describeFinding(finding),
+      ...explainFinding(finding),
+      ...finding.advice.map(({ text }) => text),
+    ],
     verdict: `${severity} · ${ACTION_WORDS[finding.action]}`,
     remarks,
   };
@@ -128,7 +136,7 @@ function composeSound(derived: Derived): string[] {
         ]
       : ['Every kind of fault was found or suspected somewhere.'];
   }
-  const named = derived.absences.map((kind) => DEFECT_WORDS[kind].plural);
+  const named = derived.absences.map((kind) => FINDING_WORDS[kind].plural);
   return [
     `Over the ${sayFeet(coverage.clearFt)} seen: no ${sayList(named).replace(/ and ([^,]*)$/, ' or $1')}.`,
     ...soundStretches(derived),

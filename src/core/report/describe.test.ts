@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { derivedFrom, type Said } from '../testing/build';
-import { adviseFinding } from './advise';
 import { composeReport } from './compose';
 import { describeFinding, explainFinding, sayFeet } from './describe';
 import { sayStation, sayStretch } from './place';
-import { DEFECT_WORDS } from './words';
+import { FINDING_WORDS } from './words';
 
 const finding = (defect: DefectKind, more: Record<string, unknown> = {}, before: Said[] = []) =>
   derivedFrom([...before, { kind: 'defect', defect, readingFt: 30, ...more }]).findings[0]!;
+const adviceOn = ({ advice }: ReturnType<typeof finding>) =>
+  advice.map(({ text }) => text).join(' ');
 const said = (defect: DefectKind, more: Record<string, unknown> = {}) =>
   describeFinding(finding(defect, more));
 
@@ -62,8 +63,8 @@ describe('what was seen, in the buyer’s words', () => {
     '%s has a name, a sentence, a meaning and advice, each a whole sentence',
     (kind) => {
       const one = finding(kind);
-      expect(DEFECT_WORDS[kind].name.length).toBeGreaterThan(3);
-      for (const text of [describeFinding(one), explainFinding(one), adviseFinding(one)]) {
+      expect(FINDING_WORDS[kind].name.length).toBeGreaterThan(3);
+      for (const text of [describeFinding(one), ...explainFinding(one), adviceOn(one)]) {
         expect(text).toMatch(/^[A-Z].*\.$/);
         expect(text).not.toMatch(/ {2}|\.\.|undefined|null/);
       }
@@ -72,14 +73,14 @@ describe('what was seen, in the buyer’s words', () => {
 
   it('does not call a pipe sunk before its water was verified', () => {
     const unsure = finding('standing-water', {}, [{ kind: 'water', state: 'running' }]);
-    expect(explainFinding(unsure)).not.toContain('has sunk');
-    expect(adviseFinding(unsure)).toContain('drained and looked at again');
+    expect(explainFinding(unsure).join()).not.toContain('has sunk');
+    expect(adviceOn(unsure)).toContain('drained and looked at again');
   });
 
   it('never advises cutting where a utility runs through, nor a liner for a belly', () => {
-    expect(adviseFinding(finding('utility-crossing'))).toMatch(/^Do not cut or jet/);
+    expect(adviceOn(finding('utility-crossing'))).toMatch(/^Do not cut or jet/);
     const belly = finding('standing-water', { fillRatio: 0.5, toReadingFt: 36 });
-    expect(adviseFinding(belly)).toContain('A liner would keep the dip');
+    expect(adviceOn(belly)).toContain('A liner would keep the dip');
   });
 });
 

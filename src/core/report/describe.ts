@@ -1,21 +1,25 @@
 import { roundTo, sayIn, sayPercent } from '../base/numbers';
-import type { Finding } from '../judge/finding';
+import { type Finding, isLogged } from '../judge/finding';
 import { fillRatioOf } from '../judge/severity/standing-water';
 import type { DefectKind } from '../log/vocabulary';
 
 /** What was seen, in one sentence, with no number that is not in the log or computed from it. */
 export function describeFinding(finding: Finding): string {
+  if (finding.ruling?.wording) return finding.ruling.wording;
+  if (!isLogged(finding)) return finding.says ?? '';
   const sentence = SEEN[finding.kind](finding);
   if (finding.ourDoing) return `${sentence} This inspection caused it.`;
   return sentence;
 }
 
-/** What it means for the house, in one sentence. */
-export function explainFinding({ kind, verified }: Finding): string {
-  if (kind === 'standing-water' && !verified) {
-    return 'It may be a low stretch, or something farther down may hold the water.';
-  }
-  return MEANS[kind];
+/** What it means for the house, in a sentence; none where the finding says so itself. */
+export function explainFinding(finding: Finding): string[] {
+  if (!isLogged(finding)) return [];
+  const { kind, verified, causes } = finding;
+  const isOpen = kind === 'standing-water' && (!verified || causes.length > 0);
+  return [
+    isOpen ? 'It may be a low stretch, or something farther down may hold the water.' : MEANS[kind],
+  ];
 }
 
 const share = (finding: Finding, of: string) =>

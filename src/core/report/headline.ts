@@ -5,7 +5,7 @@ import type { AccessPoint } from '../job/access-point';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
 import { describeFinding, sayFeet } from './describe';
-import { ACCESS_WORDS, DEFECT_WORDS, END_WORDS, ZONE_WORDS } from './words';
+import { ACCESS_WORDS, FINDING_WORDS, END_WORDS, ZONE_WORDS } from './words';
 import { sayPlace } from './place';
 
 const COUNTS = [
@@ -42,7 +42,7 @@ function sayVerdict(derived: Derived): string {
     case 'not-serviceable': {
       const [first] = withAction('urgent');
       return first
-        ? `Act now: ${DEFECT_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.lateral.axes[0]?.run.accessPointId ?? '')}.`
+        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.lateral.axes[0]?.run.accessPointId ?? '')}.`
         : 'Act now: water backed up when a fixture was run.';
     }
     case 'repair-needed': {

@@ -1,5 +1,6 @@
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
+import { lastLeaving } from '../job/rulings';
 import type { Lateral } from '../lateral/lateral';
 import { endsLine } from '../lateral/terminus';
 import { isTooObscured } from '../judge/verdict';
@@ -25,6 +26,7 @@ export function composeLimits(derived: Derived): string[] {
       ? ['The house was vacant. A clear line in an empty house proves little.']
       : []),
     ...openPoints(derived),
+    ...sayLeaving(derived),
   ];
 }
 
@@ -84,6 +86,16 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
 
 /** Blockers that no other limit already tells. */
 const TOLD_ELSEWHERE = ['end-unconfirmed', 'run-no-end', 'run-unplaced', 'water-unverified'];
+
+/** A site left with something open is left for a reason, which the buyer is told. */
+function sayLeaving({ inspection, checks }: Derived): string[] {
+  const left = lastLeaving(inspection.decisions);
+  const isOpen = checks.some(({ level }) => level === 'blocker');
+  if (!left || left.reason === '' || !isOpen) return [];
+  return [
+    `The site was left with open points. The reason given: ${left.reason.replace(/\.?$/, '.')}`,
+  ];
+}
 
 function openPoints(derived: Derived): string[] {
   const open = derived.checks.filter(

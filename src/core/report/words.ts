@@ -1,13 +1,7 @@
 import type { Action, Severity } from '../judge/grade';
+import type { FindingKind } from '../judge/finding';
 import type { Overall } from '../judge/verdict';
-import type {
-  DefectKind,
-  EndReason,
-  FeatureKind,
-  Material,
-  UnseenCause,
-  Zone,
-} from '../log/vocabulary';
+import type { EndReason, FeatureKind, Material, UnseenCause, Zone } from '../log/vocabulary';
 
 /** The buyer's words for the trade's. The trade's word follows in brackets where it is first used. */
 
@@ -137,7 +131,10 @@ export type DefectWords = {
   readonly plural: string;
 };
 
-export const DEFECT_WORDS: Record<DefectKind, DefectWords> = {
+/** The same for every finding: what a rule makes of the whole has its name too. */
+export const FINDING_WORDS: Record<FindingKind, DefectWords> = {
+  layout: { name: 'How the line is laid', trade: 'layout', plural: 'faults of the layout' },
+  material: { name: 'What the pipe is made of', trade: 'material', plural: 'remarks on material' },
   'standing-water': { name: 'Low stretch that holds water', trade: 'belly', plural: 'standing water' },
   roots: { name: 'Roots', trade: 'roots', plural: 'roots' },
   offset: { name: 'Pipe ends out of line', trade: 'offset joint', plural: 'pipe ends out of line' },

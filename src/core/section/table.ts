@@ -1,6 +1,6 @@
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
-import { nameDefect, nameMaterial, nameZone } from '../log/say-entry';
+import { nameFinding, nameMaterial, nameZone } from '../log/say-entry';
 
 /** One row of the Section read as a table, for people who do not see the drawing. */
 export type SectionRow = { readonly fromFt: number; readonly toFt: number; readonly what: string };
@@ -19,7 +19,7 @@ export function tabulateSection(derived: Derived): SectionRow[] {
       .filter(({ placed, lineId }) => placed && lineId === lateral.lineId)
       .map(({ span, kind, severity, number }) => ({
         ...span,
-        what: `finding ${number}: ${nameDefect(kind).toLowerCase()}, ${severity}`,
+        what: `finding ${number}: ${nameFinding(kind).toLowerCase()}, ${severity}`,
       })),
   ];
   return rows

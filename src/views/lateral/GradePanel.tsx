@@ -3,7 +3,7 @@ import { usualFallInPerFt } from '#core/lateral/grade/required-fall';
 import type { Grade } from '#core/lateral/grade/grade';
 import type { HeldWater } from '#core/lateral/grade/held-water';
 import type { Narrowing } from '#core/judge/held-and-left';
-import { nameDefect } from '#core/log/say-entry';
+import { nameFinding } from '#core/log/say-entry';
 import { roundTo, sayPercent } from '#core/base/numbers';
 import { foot, inches } from './say';
 import styles from './Lateral.module.css';
@@ -90,7 +90,7 @@ export function GradePanel({ grade, held, narrowings }: Props) {
           <ul className={styles['reasons']}>
             {narrowings.map(({ finding, opening }) => (
               <li key={finding.id}>
-                Finding {finding.number}, {nameDefect(finding.kind).toLowerCase()} at{' '}
+                Finding {finding.number}, {nameFinding(finding.kind).toLowerCase()} at{' '}
                 {foot(finding.span.fromFt)} ft: about {roundTo(opening.clearIn, 1)} in clear
                 <span>
                   {' '}

@@ -1,4 +1,4 @@
-import { nameDefect, sayEntry } from '#core/log/say-entry';
+import { nameFinding, sayEntry } from '#core/log/say-entry';
 import type { EntryDraft } from '#core/log/entry';
 import { ClockArc } from './ClockArc';
 import styles from './CalloutLine.module.css';
@@ -35,7 +35,7 @@ export function Chip({ preview, asked, counterFt, onChoose }: Props) {
     const { title, facts } = sayEntry(one);
     return [title, sayReading(one.readingFt), ...facts].join(' · ');
   });
-  const graded = finding ? `${nameDefect(finding.kind)}, ${finding.severity}` : null;
+  const graded = finding ? `${nameFinding(finding.kind)}, ${finding.severity}` : null;
   return (
     <div
       id="chip"

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { sayFt } from '#core/base/numbers';
 import type { Derived } from '#core/derive';
 import type { Finding } from '#core/judge/finding';
-import { nameDefect, nameMaterial, nameZone } from '#core/log/say-entry';
+import { nameFinding, nameMaterial, nameZone } from '#core/log/say-entry';
 import { ACTION_WORDS, OVERALL_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
 import styles from './FindingsSoFar.module.css';
@@ -56,7 +56,7 @@ export function FindingsSoFar({ derived, selected, onSelect }: Props) {
               >
                 <Flake severity={finding.severity} number={finding.number} />
                 <span>
-                  <strong>{nameDefect(finding.kind)}</strong> {sayPlace(finding)}
+                  <strong>{nameFinding(finding.kind)}</strong> {sayPlace(finding)}
                   <br />
                   <span className={styles['verdict']}>
                     {finding.severity} · {ACTION_WORDS[finding.action]}

@@ -1,4 +1,4 @@
-import type { BaseGrade, DefectFacts, Severity } from '../grade';
+import type { BaseGrade, Facts, Severity } from '../grade';
 
 /** Upper bounds of slight, moderate and major; `null` where a grade does not exist. */
 export type Bounds = {
@@ -67,6 +67,6 @@ export function failBySoil(rule: string): BaseGrade {
 }
 
 /** Whether the form says that soil or a void can be seen. */
-export function showsSoil(facts: DefectFacts): boolean {
+export function showsSoil(facts: Facts): boolean {
   return facts.soilVisible || (facts.form !== null && /soil|void/.test(facts.form));
 }

@@ -1,10 +1,23 @@
 import { sayIn, sayPercent } from '../../base/numbers';
 import type { BaseGrade, DefectFacts, SeverityRow } from '../grade';
 import { failBySoil, gradeSize, gradeUnsized, showsSoil, type Bounds } from './bounds';
+import type { Thresholds } from './thresholds';
 
-const OFFSET_BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.5 };
-const LIP_BOUNDS = { moderateFrom: 0.05, majorFrom: 0.15, failedAbove: null };
-const GAP_BOUNDS = { moderateFrom: 0.5, majorFrom: 1, failedAbove: null };
+const offsetBounds = (t: Thresholds): Bounds => ({
+  moderateFrom: t.offsetModerateFrom,
+  majorFrom: t.offsetMajorFrom,
+  failedAbove: t.offsetFailedAbove,
+});
+const lipBounds = (t: Thresholds): Bounds => ({
+  moderateFrom: t.lipModerateFrom,
+  majorFrom: t.lipMajorFrom,
+  failedAbove: null,
+});
+const gapBounds = (t: Thresholds): Bounds => ({
+  moderateFrom: t.gapModerateFromIn,
+  majorFrom: t.gapMajorFromIn,
+  failedAbove: null,
+});
 
 /** Grades a height in inches against the bore. */
 function gradeHeight(
@@ -24,25 +37,26 @@ function gradeHeight(
 
 export const offset: SeverityRow = {
   kinds: ['offset'],
-  base: (facts) =>
+  base: (facts, thresholds) =>
     showsSoil(facts)
       ? failBySoil('severity-offset')
-      : gradeHeight('severity-offset', facts, facts.offsetIn, 'offset', OFFSET_BOUNDS),
+      : gradeHeight('severity-offset', facts, facts.offsetIn, 'offset', offsetBounds(thresholds)),
 };
 
 export const lip: SeverityRow = {
   kinds: ['lip'],
-  base: (facts) => gradeHeight('severity-lip', facts, facts.lipIn, 'lip', LIP_BOUNDS),
+  base: (facts, thresholds) =>
+    gradeHeight('severity-lip', facts, facts.lipIn, 'lip', lipBounds(thresholds)),
 };
 
 export const gap: SeverityRow = {
   kinds: ['gap'],
-  base: (facts) => {
+  base: (facts, thresholds) => {
     const rule = 'severity-gap';
     if (showsSoil(facts)) return failBySoil(rule);
     if (facts.gapIn === null) return gradeUnsized(rule, 'slight', 'the width of the gap');
     const text = `joint open by ${sayIn(facts.gapIn)} in`;
     const sized = { size: facts.gapIn, eyeError: facts.eyeSizeIn, text };
-    return gradeSize(rule, sized, GAP_BOUNDS, facts.byEye);
+    return gradeSize(rule, sized, gapBounds(thresholds), facts.byEye);
   },
 };

@@ -1,21 +1,27 @@
 import { sayPercent } from '../../base/numbers';
 import type { Material } from '../../log/vocabulary';
 import type { SeverityRow } from '../grade';
-import { gradeSize, gradeUnsized } from './bounds';
+import { type Bounds, gradeSize, gradeUnsized } from './bounds';
+import type { Thresholds } from './thresholds';
 
 const RULE = 'severity-roots';
-const BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.5 };
-const IRON: readonly Material[] = ['cast-iron', 'ductile-iron'];
+const boundsOf = (t: Thresholds): Bounds => ({
+  moderateFrom: t.rootsModerateFrom,
+  majorFrom: t.rootsMajorFrom,
+  failedAbove: t.rootsFailedAbove,
+});
+/** Pipe whose barrel roots pass only where the wall is gone. */
+export const IRON: readonly Material[] = ['cast-iron', 'ductile-iron'];
 
 export const roots: SeverityRow = {
   kinds: ['roots'],
-  base: (facts) => {
+  base: (facts, thresholds) => {
     if (facts.extentRatio === null) {
       return gradeUnsized(RULE, 'moderate', 'the share of the bore that the roots fill');
     }
     const text = `roots fill ${sayPercent(facts.extentRatio)} of the bore`;
     const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(RULE, sized, BOUNDS, facts.byEye);
+    return gradeSize(RULE, sized, boundsOf(thresholds), facts.byEye);
   },
   step: (facts) =>
     facts.holdsDebris

@@ -1,10 +1,19 @@
 import { sayPercent } from '../../base/numbers';
 import type { DefectKind } from '../../log/vocabulary';
 import type { SeverityRow } from '../grade';
-import { gradeSize, gradeUnsized } from './bounds';
+import { type Bounds, gradeSize, gradeUnsized } from './bounds';
+import type { Thresholds } from './thresholds';
 
-const DIAMETER_BOUNDS = { moderateFrom: 0.05, majorFrom: 0.15, failedAbove: 0.3 };
-const AREA_BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.5 };
+const diameterBounds = (t: Thresholds): Bounds => ({
+  moderateFrom: t.diameterModerateFrom,
+  majorFrom: t.diameterMajorFrom,
+  failedAbove: t.diameterFailedAbove,
+});
+const areaBounds = (t: Thresholds): Bounds => ({
+  moderateFrom: t.depositModerateFrom,
+  majorFrom: t.depositMajorFrom,
+  failedAbove: t.depositFailedAbove,
+});
 
 const NAMES: Partial<Record<DefectKind, string>> = {
   deformation: 'the pipe is out of round by',
@@ -19,25 +28,25 @@ const NAMES: Partial<Record<DefectKind, string>> = {
 /** Sizes that are a share of the diameter. */
 export const shareOfDiameter: SeverityRow = {
   kinds: ['deformation', 'intruding-tap'],
-  base: (facts) => {
+  base: (facts, thresholds) => {
     const rule = `severity-${facts.kind}`;
     if (facts.extentRatio === null) {
       return gradeUnsized(rule, 'moderate', 'the share of the diameter');
     }
     const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the diameter`;
     const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(rule, sized, DIAMETER_BOUNDS, facts.byEye);
+    return gradeSize(rule, sized, diameterBounds(thresholds), facts.byEye);
   },
 };
 
 /** Deposits, and objects, by the share of the bore's area that they fill. */
 export const shareOfArea: SeverityRow = {
   kinds: ['scale', 'grease', 'debris', 'mineral', 'foreign-object'],
-  base: (facts) => {
+  base: (facts, thresholds) => {
     const rule = `severity-${facts.kind}`;
     if (facts.extentRatio === null) return gradeUnsized(rule, 'slight', 'the share of the bore');
     const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the bore`;
     const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(rule, sized, AREA_BOUNDS, facts.byEye);
+    return gradeSize(rule, sized, areaBounds(thresholds), facts.byEye);
   },
 };

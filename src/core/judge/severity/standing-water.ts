@@ -1,19 +1,25 @@
 import { sayFt, sayIn, sayPercent } from '../../base/numbers';
-import type { DefectFacts, SeverityRow } from '../grade';
-import { gradeSize, gradeUnsized, type Sized } from './bounds';
+import type { DefectFacts, Facts, SeverityRow } from '../grade';
+import { type Bounds, gradeSize, gradeUnsized, type Sized } from './bounds';
+import type { Thresholds } from './thresholds';
 
 const RULE = 'severity-standing-water';
-const BOUNDS = { moderateFrom: 0.1, majorFrom: 0.25, failedAbove: 0.9 };
-/** At half full and more, caught debris means that the stretch no longer carries solids. */
-const FAILED_WITH_DEBRIS_FROM = 0.5;
-const SHORT_FT = 3;
-const SHALLOW_RATIO = 0.25;
-const LONG_FT = 10;
+const boundsOf = (t: Thresholds): Bounds => ({
+  moderateFrom: t.waterModerateFrom,
+  majorFrom: t.waterMajorFrom,
+  failedAbove: t.waterFailedAbove,
+});
 
 /** Depth ÷ bore, from either way of saying it; `null` when it cannot be known. */
-export function fillRatioOf(facts: DefectFacts): number | null {
+export function fillRatioOf(facts: Facts): number | null {
   if (facts.fillRatio !== null) return facts.fillRatio;
   return facts.depthIn === null || facts.boreIn === null ? null : facts.depthIn / facts.boreIn;
+}
+
+/** Depth of the water in inches, from either way of saying it; `null` when it cannot be known. */
+export function depthInOf(facts: Facts): number | null {
+  if (facts.depthIn !== null) return facts.depthIn;
+  return facts.fillRatio === null || facts.boreIn === null ? null : facts.fillRatio * facts.boreIn;
 }
 
 function sized(facts: DefectFacts, ratio: number): Sized {
@@ -30,26 +36,30 @@ function sized(facts: DefectFacts, ratio: number): Sized {
 
 export const standingWater: SeverityRow = {
   kinds: ['standing-water'],
-  base: (facts) => {
+  base: (facts, thresholds) => {
     const ratio = fillRatioOf(facts);
     if (ratio === null) return gradeUnsized(RULE, 'moderate', 'the depth of the water');
-    const grade = gradeSize(RULE, sized(facts, ratio), BOUNDS, facts.byEye);
-    if (!facts.holdsDebris || ratio < FAILED_WITH_DEBRIS_FROM || grade.severity === 'failed') {
+    const grade = gradeSize(RULE, sized(facts, ratio), boundsOf(thresholds), facts.byEye);
+    // Caught debris in so much water means that the stretch no longer carries solids.
+    const failedFrom = thresholds.waterFailedWithDebrisFrom;
+    if (!facts.holdsDebris || ratio < failedFrom - 1e-9 || grade.severity === 'failed') {
       return grade;
     }
-    const text = `half full or more and holding debris: failed`;
+    const text = `${sayPercent(failedFrom)} full or more and holding debris: failed`;
     return { severity: 'failed', because: [...grade.because, { rule: RULE, text }], missing: null };
   },
-  step: (facts) => {
+  step: (facts, thresholds) => {
+    const { waterLongFt, waterShortFt, waterShortBelow } = thresholds;
     const ratio = fillRatioOf(facts);
     const step = (by: 1 | -1, text: string) => ({ by, because: { rule: `${RULE}-step`, text } });
     if (facts.holdsDebris) return step(1, 'it holds debris: one step up');
     if (facts.lengthFt === null) return null;
-    if (facts.lengthFt > LONG_FT + 1e-9) {
-      return step(1, `${sayFt(facts.lengthFt)} ft long, over ${LONG_FT} ft: one step up`);
+    if (facts.lengthFt > waterLongFt + 1e-9) {
+      return step(1, `${sayFt(facts.lengthFt)} ft long, over ${waterLongFt} ft: one step up`);
     }
-    if (facts.lengthFt <= SHORT_FT + 1e-9 && ratio !== null && ratio < SHALLOW_RATIO) {
-      const text = `${sayFt(facts.lengthFt)} ft long and less than a quarter full: one step down`;
+    const isShallow = ratio !== null && ratio < waterShortBelow - 1e-9;
+    if (facts.lengthFt <= waterShortFt + 1e-9 && isShallow) {
+      const text = `${sayFt(facts.lengthFt)} ft long and less than ${sayPercent(waterShortBelow)} full: one step down`;
       return step(-1, text);
     }
     return null;

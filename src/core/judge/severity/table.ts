@@ -14,6 +14,7 @@ import { gap, lip, offset } from './openings';
 import { roots } from './roots';
 import { shareOfArea, shareOfDiameter } from './shares';
 import { standingWater } from './standing-water';
+import { DEFAULT_THRESHOLDS, type Thresholds } from './thresholds';
 
 /** The severity table: every defect kind has exactly one row. */
 export const SEVERITY_TABLE: readonly SeverityRow[] = [
@@ -43,14 +44,17 @@ export type Grade = {
 };
 
 /** Grades a defect: the base grade, then at most one step up or down, then floors. */
-export function gradeDefect(facts: DefectFacts): Grade {
+export function gradeDefect(
+  facts: DefectFacts,
+  thresholds: Thresholds = DEFAULT_THRESHOLDS,
+): Grade {
   const row = ROW_OF.get(facts.kind);
   if (!row) throw new Error(`no row in the severity table for ${facts.kind}`);
-  const base = row.base(facts);
+  const base = row.base(facts, thresholds);
   const because: Reason[] = [...base.because];
   let severity = base.severity;
   let range = base.range ?? null;
-  const step = severity === 'failed' ? null : (row.step?.(facts) ?? null);
+  const step = severity === 'failed' ? null : (row.step?.(facts, thresholds) ?? null);
   if (step && stepSeverity(severity, step.by) !== severity) {
     severity = stepSeverity(severity, step.by);
     range = range && [stepSeverity(range[0], step.by), stepSeverity(range[1], step.by)];

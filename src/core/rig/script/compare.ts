@@ -1,3 +1,4 @@
+import { isLogged } from '../../judge/finding';
 import { roundTo } from '../../base/numbers';
 import type { Derived } from '../../derive';
 import type { Finding } from '../../judge/finding';
@@ -118,7 +119,9 @@ export function compareWithTruth(
       { thing, outcome, trueFt: roundTo(trueFt, 1), foundFt: null, errorFt: null, sigmaFt: null },
     ];
   });
-  const unexplained = derived.findings.filter(({ id, placed }) => placed && !explained.has(id));
+  const unexplained = derived.findings.filter(
+    (finding) => isLogged(finding) && finding.placed && !explained.has(finding.id),
+  );
   return { rows, unexplained };
 }
 

@@ -1,0 +1,202 @@
+import type { Settings } from '../job/settings';
+import { segmentAt, sideAt } from '../lateral/segments';
+import { adviseByAction } from './advise';
+import { isCourtesy } from './courtesy';
+import { factsWithoutSizes } from './facts-of';
+import type { Cause, Finding, Proviso, Suspicion } from './finding';
+import type { Action, Reason } from './grade';
+import { numberMade } from './numbering';
+import type { Asked, Concluded, MadeFinding } from './rules/conclusion';
+import type { Rule } from './rules/rule';
+import { lineOf, type Scene } from './rules/scene';
+
+/** Something to ask, with the rule that needs to know. */
+export type Question = Omit<Asked, 'kind'> & { readonly rule: string; readonly on: string | null };
+
+/** Advice on the job as a whole. */
+export type JobAdvice = Reason & { readonly runIds: readonly string[] };
+
+/** What the rules made of a job. */
+export type Judgement = {
+  readonly findings: readonly Finding[];
+  /** What is to be said of the job as a whole. */
+  readonly remarks: readonly Reason[];
+  readonly advice: readonly JobAdvice[];
+  readonly suspicions: readonly Suspicion[];
+  readonly provisos: readonly Proviso[];
+  readonly questions: readonly Question[];
+};
+
+/** Conclusions in an order of their own, whatever order the rules were asked in. */
+function conclude(scene: Scene, rules: readonly Rule[]): Concluded[] {
+  return [...rules]
+    .sort((a, b) => a.number - b.number)
+    .flatMap((rule) =>
+      rule.conclude(scene).map((conclusion): Concluded => ({ ...conclusion, rule: rule.id })),
+    );
+}
+
+type Of<K extends Concluded['kind']> = Extract<Concluded, { readonly kind: K }>;
+
+function pick<K extends Concluded['kind']>(all: readonly Concluded[], kind: K): Of<K>[] {
+  return all.filter((one): one is Of<K> => one.kind === kind);
+}
+
+const said = ({ rule, text }: Reason): Reason => ({ rule, text });
+
+/** One of each: the same words by the same rule are said once. */
+function once<T>(items: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return items.filter((item) => {
+    const key = JSON.stringify(item);
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
+/** Actions from the one that asks least to the one that asks most. */
+const WEIGHT: Record<Action, number> = { none: 0, monitor: 1, upkeep: 2, 'look-again': 3, repair: 4, urgent: 5 }; // prettier-ignore
+
+/** The action of a finding once rules have spoken, with the reasons that changed it. */
+function settleAction(finding: Finding, all: readonly Concluded[], causes: readonly Cause[]) {
+  if (finding.ourDoing || finding.action === 'urgent') return { action: finding.action, why: [] };
+  const raised = pick(all, 'action')
+    .filter(({ action }) => finding.action !== 'look-again' && WEIGHT[action] > WEIGHT[finding.action])
+    .sort((a, b) => WEIGHT[b.action] - WEIGHT[a.action])[0];
+  if (causes.length > 1 && finding.action !== 'look-again') {
+    const names = causes.map(({ cause }) => cause).join(', ');
+    const text = `more than one cause is possible (${names}): look again before deciding`;
+    return { action: 'look-again' as const, why: [{ rule: 'causes-compete', text }] };
+  }
+  if (raised) return { action: raised.action, why: [said(raised)] };
+  const [none] = pick(all, 'no-action');
+  if (none && finding.action === 'monitor') return { action: 'none' as const, why: [said(none)] };
+  return { action: finding.action, why: [] };
+} // prettier-ignore
+
+/** Lays what rules concluded about a finding over it. */
+function layOver(finding: Finding, all: readonly Concluded[]): Finding {
+  const causes = once(
+    pick(all, 'cause').map(({ cause, settledBy }): Cause => ({ cause, settledBy })),
+  ).filter(({ cause }, index, list) => list.findIndex((one) => one.cause === cause) === index);
+  const { action, why } = settleAction(finding, all, causes);
+  const provisos = once([
+    ...finding.provisos,
+    ...pick(all, 'proviso').map(({ rule, text, settledBy }) => ({ rule, text, settledBy })),
+  ]);
+  const judged: Finding = {
+    ...finding,
+    action,
+    because: once([...finding.because, ...pick(all, 'reason').map(said), ...why]),
+    causes,
+    suspicions: once(
+      pick(all, 'suspicion').map(({ rule, text, defect, settledBy }) => ({
+        rule,
+        text,
+        defect,
+        settledBy,
+      })),
+    ),
+    provisos,
+    provisional: provisos.length > 0,
+  };
+  return withAdvice(judged, pick(all, 'advice').map(said));
+}
+
+/** The advice by the action first, then what rules add; a finding with no action keeps to its reason. */
+export function withAdvice(finding: Finding, more: readonly Reason[]): Finding {
+  const first = adviseByAction(finding);
+  const rest = finding.action === 'none' && finding.kind !== 'material' ? [] : more;
+  return { ...finding, advice: once([first, ...rest]) };
+}
+
+/** Asks every rule about the scene and lays what they conclude over the findings. */
+export function concludeAll(
+  scene: Scene,
+  rules: readonly Rule[],
+  settings: Settings,
+): Judgement {
+  const all = conclude(scene, rules);
+  const about = new Map<string, Concluded[]>();
+  for (const one of all) {
+    if (one.kind === 'finding' || one.on === null) continue;
+    const list = about.get(one.on);
+    if (list) list.push(one);
+    else about.set(one.on, [one]);
+  }
+  const none: readonly Concluded[] = [];
+  const onJob = all.filter((one) => one.kind === 'finding' || one.on === null);
+  const made = pick(all, 'finding');
+  const numbers = numberMade(scene, made);
+  return {
+    findings: [
+      ...scene.findings.map((finding) => layOver(finding, about.get(finding.id) ?? none)),
+      ...made.map((one, index) => makeFinding(scene, one, numbers[index]!, settings)),
+    ],
+    remarks: once(pick(onJob, 'reason').map(said)),
+    advice: once(pick(onJob, 'advice').map(({ rule, text, runIds }) => ({ rule, text, runIds }))),
+    suspicions: once(
+      pick(onJob, 'suspicion').map(({ rule, text, defect, settledBy }) => ({ rule, text, defect, settledBy })),
+    ),
+    provisos: once(pick(onJob, 'proviso').map(({ rule, text, settledBy }) => ({ rule, text, settledBy }))),
+    questions: once(pick(all, 'question').map(({ kind: _kind, ...asked }) => asked)),
+  };
+} // prettier-ignore
+
+function makeFinding(
+  scene: Scene,
+  made: MadeFinding & { readonly rule: string },
+  number: number,
+  settings: Settings,
+): Finding {
+  const { inspection } = scene;
+  const lateral = lineOf(scene, made.lineId);
+  const middleFt = (made.span.fromFt + made.span.toFt) / 2;
+  const zone = segmentAt(lateral.segments, middleFt)?.zone ?? null;
+  const provisos = made.provisos.map((proviso) => ({ rule: made.rule, ...proviso }));
+  const lengthFt = made.span.toFt - made.span.fromFt;
+  const pipe = { boreIn: made.boreIn, material: made.material };
+  const owners = lateral.axes.filter(({ log }) => made.entryIds.some((id) => log.byId.has(id)));
+  const finding: Finding = {
+    id: `${made.of === 'layout' ? 'L' : 'M'}-${made.lineId}-${made.key}`,
+    number,
+    lineId: made.lineId,
+    kind: made.of,
+    span: made.span,
+    sigmaFt: made.sigmaFt,
+    placed: true,
+    inRiser: false,
+    runIds: made.runIds.length > 0 ? made.runIds : owners.map(({ run }) => run.id),
+    severity: made.severity,
+    range: null,
+    action: made.action,
+    provisional: provisos.length > 0,
+    provisos,
+    verified: true,
+    courtesy: isCourtesy(inspection, lateral, made.span, zone),
+    certainty: 'confirmed',
+    clock: null,
+    locus: null,
+    material: made.material,
+    zone,
+    responsibleSide: sideAt(inspection.job, lateral.responsibilityLineFt, middleFt, zone),
+    facts: factsWithoutSizes(pipe, lengthFt, settings),
+    says: made.says,
+    missing: null,
+    stillOpen: false,
+    ourDoing: false,
+    because: [{ rule: made.rule, text: made.says }],
+    causes: [],
+    suspicions: [],
+    advice: [],
+    ruling: null,
+    review: null,
+    stale: [],
+    entryIds: made.entryIds,
+    photoIds: [],
+    notes: [],
+  };
+  return withAdvice(
+    finding,
+    made.advice.map((text) => ({ rule: made.rule, text })),
+  );
+}

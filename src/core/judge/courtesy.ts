@@ -1,0 +1,33 @@
+import type { Interval } from '../base/interval';
+import { memoOf } from '../base/memo';
+import { TOLERANCES } from '../base/tolerances';
+import type { Inspection } from '../job/inspection';
+import type { Lateral } from '../lateral/lateral';
+import { endsLine } from '../lateral/terminus';
+import { INDOOR_ZONES } from '../lateral/zones';
+import type { Zone } from '../log/vocabulary';
+
+/** Station of the wall where the line leaves the building: the most downstream one logged. */
+const readWallFt = memoOf(
+  (lateral: Lateral) =>
+    lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt ?? null,
+);
+
+/** Whether a stretch lies outside what was agreed: kept and told, out of the verdict and plans. */
+export function isCourtesy(
+  inspection: Inspection,
+  lateral: Lateral,
+  span: Interval,
+  zone: Zone | null,
+): boolean {
+  const { terminus } = lateral;
+  const isBeyond =
+    terminus !== null &&
+    endsLine(terminus.kind) &&
+    span.fromFt > terminus.stationFt + TOLERANCES.beyondEndFt;
+  if (isBeyond) return true;
+  if (inspection.job.scope !== 'lateral') return false;
+  const wallFt = readWallFt(lateral);
+  if (wallFt !== null && span.toFt <= wallFt) return true;
+  return zone !== null && INDOOR_ZONES.includes(zone);
+}

@@ -1,0 +1,56 @@
+import type { Inspection } from '../job/inspection';
+import type { Settings } from '../job/settings';
+import type { Lateral } from '../lateral/lateral';
+import type { FoldedLog } from '../log/fold';
+import { concludeAll, type Judgement } from './conclude';
+import { applyDecisions, type Decided } from './decide';
+import type { Finding } from './finding';
+import { judgeFindings } from './findings';
+import { RULES } from './rules/index';
+import type { Rule } from './rules/rule';
+import type { Scene } from './rules/scene';
+import { thresholdsInForce } from './severity/thresholds';
+
+/** Findings in station order by line; what has no station comes last. */
+function inOrder(findings: readonly Finding[], laterals: readonly Lateral[]): Finding[] {
+  const rankOfLine = new Map(laterals.map((lateral, index) => [lateral.lineId, index]));
+  return [...findings].sort(
+    (a, b) =>
+      rankOfLine.get(a.lineId)! - rankOfLine.get(b.lineId)! ||
+      Number(b.placed) - Number(a.placed) ||
+      a.span.fromFt - b.span.fromFt ||
+      a.number - b.number,
+  );
+}
+
+/** What the rules look at, before they have spoken. */
+export function sceneOf(
+  inspection: Inspection,
+  laterals: readonly Lateral[],
+  settings: Settings,
+): Scene {
+  const findings = inOrder(judgeFindings(inspection, laterals, settings), laterals);
+  return {
+    inspection,
+    settings,
+    thresholds: thresholdsInForce(settings.thresholds),
+    laterals,
+    findings,
+  };
+}
+
+/**
+ * Judges a job: grades by the severity table, then what the rules conclude, then the inspector's last
+ * word. The order in which the rules are given changes nothing.
+ */
+export function judge(
+  inspection: Inspection,
+  laterals: readonly Lateral[],
+  logs: ReadonlyMap<string, FoldedLog>,
+  settings: Settings,
+  rules: readonly Rule[] = RULES,
+): Judgement & Pick<Decided, 'orphans'> {
+  const judgement = concludeAll(sceneOf(inspection, laterals, settings), rules, settings);
+  const { findings, orphans } = applyDecisions(judgement.findings, inspection, logs);
+  return { ...judgement, findings: inOrder(findings, laterals), orphans };
+}

@@ -1,0 +1,20 @@
+import { IRON } from '../../severity/roots';
+import { advice, suspicion } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf } from '../scene';
+
+export const rootsInBarrel: Rule = {
+  number: 22,
+  id: 'roots-in-barrel',
+  when: 'roots come through the barrel, where there is no joint',
+  then: 'suspect a crack or a missing piece of wall: clear, look again, price a spot repair',
+  because: 'sound pipe lets no root through its wall',
+  conclude: (scene) =>
+    findingsOf(scene, 'roots')
+      .filter(({ facts, material }) => facts.locus === 'barrel' && !IRON.includes(material))
+      .flatMap((roots) => [
+        suspicion(roots, 'crack', 'roots in the barrel come through a crack', 'clear the roots and look again'),
+        suspicion(roots, 'break', 'or through a missing piece of wall', 'clear the roots and look again'),
+        advice(roots, 'Have the wall looked at again once the roots are out, and price a spot repair.'),
+      ]),
+}; // prettier-ignore

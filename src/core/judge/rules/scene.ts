@@ -1,0 +1,154 @@
+import { gapBetweenFt, type Interval } from '../../base/interval';
+import { memoOf } from '../../base/memo';
+import type { AccessPoint } from '../../job/access-point';
+import type { Inspection } from '../../job/inspection';
+import type { Settings } from '../../job/settings';
+import type { Feature } from '../../lateral/features';
+import type { Lateral } from '../../lateral/lateral';
+import { type Segment, segmentAt } from '../../lateral/segments';
+import type { Entry, EntryOf } from '../../log/entry';
+import type { RunAxis } from '../../measure/placement';
+import type { Finding, FindingKind } from '../finding';
+import type { Thresholds } from '../severity/thresholds';
+
+/** What a rule may look at. */
+export type Scene = {
+  readonly inspection: Inspection;
+  readonly settings: Settings;
+  readonly thresholds: Thresholds;
+  readonly laterals: readonly Lateral[];
+  /** Logged defects as the severity table graded them. */
+  readonly findings: readonly Finding[];
+};
+
+type Spot = { readonly lineId: string; readonly span: Interval };
+
+/** Every run, placed or not. */
+export function runsOf({ laterals }: Scene): RunAxis[] {
+  return laterals.flatMap(({ axes, unplaced }) => [...axes, ...unplaced]);
+}
+
+/** An entry with its run. */
+export type Standing<K extends Entry['kind']> = {
+  readonly axis: RunAxis;
+  readonly entry: EntryOf<K>;
+};
+
+const byKind = memoOf((axis: RunAxis): ReadonlyMap<string, readonly Entry[]> => {
+  const groups = new Map<string, Entry[]>();
+  for (const entry of axis.log.standing) {
+    const group = groups.get(entry.kind);
+    if (group) group.push(entry);
+    else groups.set(entry.kind, [entry]);
+  }
+  return groups;
+});
+
+/** Every standing entry of a kind, with its run. */
+export function standingOf<K extends Entry['kind']>(scene: Scene, kind: K): Standing<K>[] {
+  return runsOf(scene).flatMap((axis) =>
+    (byKind(axis).get(kind) ?? []).map((entry) => ({ axis, entry: entry as EntryOf<K> })),
+  );
+}
+
+/** Findings of the kinds given, in their order. */
+export function findingsOf(scene: Scene, ...kinds: readonly FindingKind[]): Finding[] {
+  return scene.findings.filter(({ kind, ourDoing }) => kinds.includes(kind) && !ourDoing);
+}
+
+/** The line that something is on. */
+export function lineOf({ laterals }: Scene, lineId: string): Lateral {
+  return laterals.find((lateral) => lateral.lineId === lineId)!;
+}
+
+/** The pipe at the middle of a finding; `null` in the riser, or where nothing was reached. */
+export function pipeAt(scene: Scene, finding: Finding): Segment | null {
+  if (finding.inRiser) return null;
+  const lateral = lineOf(scene, finding.lineId);
+  const segments = finding.placed
+    ? lateral.segments
+    : (lateral.ownSegments.get(finding.runIds[0]!) ?? []);
+  return segmentAt(segments, (finding.span.fromFt + finding.span.toFt) / 2);
+}
+
+/** Findings are kept by the ten feet that they lie in, so that neighbours are found at once. */
+const BUCKET_FT = 10;
+const bucketOf = (atFt: number) => Math.floor(atFt / BUCKET_FT);
+const keyOf = (lineId: string, kind: FindingKind, bucket: number) => `${lineId} ${kind} ${bucket}`;
+
+const readBuckets = memoOf(({ findings }: Scene) => {
+  const buckets = new Map<string, Finding[]>();
+  for (const finding of findings) {
+    if (!finding.placed || finding.ourDoing) continue;
+    const { span, lineId, kind } = finding;
+    for (let bucket = bucketOf(span.fromFt); bucket <= bucketOf(span.toFt); bucket += 1) {
+      const key = keyOf(lineId, kind, bucket);
+      const held = buckets.get(key);
+      if (held) held.push(finding);
+      else buckets.set(key, [finding]);
+    }
+  }
+  return buckets;
+});
+
+/** Placed findings of these kinds within so many feet of a spot, itself left out. */
+export function findNear(
+  scene: Scene,
+  spot: Spot,
+  withinFt: number,
+  kinds: readonly FindingKind[],
+): Finding[] {
+  const buckets = readBuckets(scene);
+  const found = new Set<Finding>();
+  for (const kind of kinds) {
+    const last = bucketOf(spot.span.toFt + withinFt);
+    for (let at = bucketOf(spot.span.fromFt - withinFt); at <= last; at += 1) {
+      for (const near of buckets.get(keyOf(spot.lineId, kind, at)) ?? []) {
+        if (near === spot) continue;
+        if (gapBetweenFt(near.span, spot.span) <= withinFt + 1e-9) found.add(near);
+      }
+    }
+  }
+  return [...found];
+}
+
+/** Features of a finding's line within so many feet of it. */
+export function featuresNear(scene: Scene, spot: Spot, withinFt: number): Feature[] {
+  return lineOf(scene, spot.lineId).features.filter(
+    ({ stationFt }) =>
+      gapBetweenFt(spot.span, { fromFt: stationFt, toFt: stationFt }) <= withinFt + 1e-9,
+  );
+}
+
+const CLEANOUTS: readonly AccessPoint['kind'][] = [
+  'cleanout', 'two-way-cleanout', 'stack-cleanout', 'property-line-cleanout',
+]; // prettier-ignore
+
+/** Cleanouts that can be opened. */
+export function usableCleanouts({ inspection }: Scene): AccessPoint[] {
+  return inspection.accessPoints.filter(({ kind, usable }) => usable && CLEANOUTS.includes(kind));
+}
+
+/** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
+export function readSurface(
+  scene: Scene,
+): { readonly what: string; readonly where: string; readonly entry: Standing<'surface'> | null }[] {
+  const logged = standingOf(scene, 'surface').map((one) => ({
+    what: one.entry.what,
+    where: one.entry.note ?? '',
+    entry: one,
+  }));
+  const given = new Set(standingOf(scene, 'surface').map(({ entry }) => entry.seenOnWalk));
+  const walked = (scene.inspection.property.surroundings ?? [])
+    .filter(({ id }) => !given.has(id))
+    .map(({ what, where }) => ({ what, where, entry: null }));
+  return [...logged, ...walked];
+}
+
+/** The words that were written beside a finding: its notes and its form. */
+export function wordsOf({ notes, facts }: Finding): string {
+  return [...notes, facts.form ?? ''].join(' ').toLowerCase();
+}
+
+/** A finding's number with its place ("finding 3"). */
+export const nameOf = ({ number }: Finding) => `finding ${number}`;

@@ -1,0 +1,29 @@
+import { advice, type Conclusion, question, reason } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf, lineOf } from '../scene';
+
+export const depositBelowTee: Rule = {
+  number: 43,
+  id: 'deposit-below-tee',
+  when: 'a deposit begins just below a tee',
+  then: 'run that fixture to prove the source; then it is the branch’s upkeep and not the main line’s fault',
+  because: 'grease and paper settle where they come in',
+  conclude: (scene) =>
+    findingsOf(scene, 'grease', 'debris', 'mineral', 'scale')
+      .filter(({ placed }) => placed)
+      .flatMap((deposit): Conclusion[] => {
+        const tee = lineOf(scene, deposit.lineId).features.findLast(
+          ({ feature, stationFt }) =>
+            (feature === 'tee' || feature === 'wye') &&
+            stationFt <= deposit.span.fromFt + 1e-9 &&
+            deposit.span.fromFt - stationFt <= scene.thresholds.closeTogetherFt + 1e-9,
+        );
+        if (!tee) return [];
+        const serves = tee.serves ?? 'whatever that tee serves';
+        return [
+          reason(deposit, `it begins just below a ${tee.feature}${tee.serves ? ` from the ${tee.serves}` : ''}`),
+          advice(deposit, 'If that branch proves to be its source, the branch is what needs upkeep.'),
+          question(deposit, 'fixture', `The ${deposit.kind} begins just below a ${tee.feature}: is that its source?`, `Run ${tee.serves ? `the ${serves}` : serves} and watch the ${tee.feature}.`),
+        ];
+      }),
+}; // prettier-ignore

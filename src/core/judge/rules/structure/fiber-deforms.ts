@@ -1,0 +1,23 @@
+import { advice, type Conclusion } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf } from '../scene';
+
+export const fiberDeforms: Rule = {
+  number: 35,
+  id: 'fiber-deforms',
+  when: 'bituminous fiber is humped, blistered or holed',
+  then: 'replace it, once the material is certain; no cutters and no high pressure in it',
+  because: 'layered paper and pitch that has begun to give way goes on until it closes',
+  conclude: (scene) =>
+    findingsOf(scene, 'deformation', 'hole', 'break', 'collapse', 'crack', 'wall-loss', 'spalling')
+      .filter(({ material }) => material === 'bituminous-fiber')
+      .flatMap((finding): Conclusion[] => [
+        {
+          kind: 'action',
+          on: finding.id,
+          action: 'repair',
+          text: 'bituminous fiber that has begun to give way will fail',
+        },
+        advice(finding, 'Replace this pipe: it will fail. Let nobody put a cutter or high pressure in it.'),
+      ]),
+}; // prettier-ignore

@@ -1,0 +1,47 @@
+import type { Finding } from '../../finding';
+import { IRON } from '../../severity/roots';
+import { advice, type Conclusion, reason } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf, findNear, type Scene } from '../scene';
+
+const NO_SCRAPING = 'Do not have it scraped or descaled by machine: that finishes thin pipe.';
+
+function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
+  const { kind, severity } = finding;
+  const isThin = severity === 'major' || severity === 'failed';
+  switch (kind) {
+    case 'break':
+    case 'hole':
+    case 'collapse':
+      return [advice(finding, 'Broken iron is replaced.')];
+    case 'wall-loss':
+    case 'deformation':
+      if (isThin) return [advice(finding, `Replace this stretch. ${NO_SCRAPING}`)];
+      return [
+        reason(finding, 'corroded but flowing: it is ageing'),
+        ...(finding.facts.inStandingWater ? [reason(finding, 'water that stands on iron speeds its rusting')] : []),
+        advice(finding, 'Look at it again in some years.'),
+      ];
+    case 'scale': {
+      if (severity === 'slight') return [];
+      const thin = findNear(scene, finding, 0, ['wall-loss', 'deformation', 'break', 'hole']);
+      return thin.length > 0
+        ? [advice(finding, `The pipe under this scale is worn. ${NO_SCRAPING}`)]
+        : [advice(finding, 'Heavily scaled but whole: a cleanout and a descaling hold it.')];
+    }
+    default:
+      return [];
+  }
+} // prettier-ignore
+
+export const ironCondition: Rule = {
+  number: 34,
+  id: 'iron-condition',
+  when: 'iron is broken, worn thin, scaled or corroded',
+  then: 'broken: replace; invert gone, pitted or flattened: replace, never a mechanical descaling; heavily scaled but whole: cleanout and descale; corroded but flowing: monitor',
+  because: 'scale is the old wall: taking it off sound pipe helps, off thin pipe it leaves nothing',
+  conclude: (scene) =>
+    findingsOf(scene, 'break', 'hole', 'collapse', 'wall-loss', 'deformation', 'scale')
+      .filter(({ material }) => IRON.includes(material))
+      .flatMap((finding) => concludeOf(scene, finding)),
+};

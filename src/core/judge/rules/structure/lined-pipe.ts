@@ -1,0 +1,38 @@
+import { sayFt } from '../../../base/numbers';
+import { type Conclusion, reason } from '../conclusion';
+import type { Rule } from '../rule';
+import { featuresNear, findingsOf, pipeAt } from '../scene';
+
+/** Liner left at a tee lies this near to it, feet. */
+const AT_TEE_FT = 2;
+const isTee = ({ feature }: { readonly feature: string }) => feature === 'tee' || feature === 'wye';
+
+export const linedPipe: Rule = {
+  number: 38,
+  id: 'lined-pipe',
+  when: 'the pipe is lined and passes tees',
+  then: 'plastic pieces at tees are expected; a tee stays shut until it is reopened',
+  because: 'a liner is cured across every side opening and cut open again from inside',
+  conclude: (scene) => {
+    const left = findingsOf(scene, 'foreign-object', 'debris')
+      .filter((finding) => {
+        const pipe = pipeAt(scene, finding);
+        return pipe !== null && (pipe.lined || pipe.material === 'liner');
+      })
+      .filter((finding) => finding.placed && featuresNear(scene, finding, AT_TEE_FT).some(isTee))
+      .map((finding) => reason(finding, 'pieces of liner at a tee are expected after lining'));
+    const tees = scene.laterals.flatMap(({ features, segments }) =>
+      features.filter(isTee).flatMap((tee): Conclusion[] => {
+        const lined = segments.some(
+          (segment) =>
+            (segment.lined || segment.material === 'liner') &&
+            tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
+        );
+        return lined
+          ? [reason(null, `The ${tee.feature} at ${sayFt(tee.stationFt)} ft lies in lined pipe: it works only as far as the liner was cut open there.`)]
+          : [];
+      }),
+    );
+    return [...left, ...tees];
+  },
+}; // prettier-ignore

@@ -1,0 +1,21 @@
+import { advice, reason } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf } from '../scene';
+import { fillRatioOf } from '../../severity/standing-water';
+import { damsOf } from './dams';
+
+export const fullBore: Rule = {
+  number: 9,
+  id: 'full-bore',
+  when: 'a verified sag fills the bore',
+  then: 'it has failed whatever its length: replace the whole stretch to grade, then scope again',
+  because: 'a bore that stays full passes no air and drops everything that it carries',
+  conclude: (scene) =>
+    findingsOf(scene, 'standing-water')
+      .filter(({ verified, facts }) => verified && (fillRatioOf(facts) ?? 0) > scene.thresholds.waterFailedAbove + 1e-9)
+      .filter((pool) => damsOf(scene, pool).length === 0)
+      .flatMap((pool) => [
+        reason(pool, 'the bore stays full, which fails whatever its length'),
+        advice(pool, 'Replace the whole stretch to grade, and have it looked at again afterwards.'),
+      ]),
+}; // prettier-ignore

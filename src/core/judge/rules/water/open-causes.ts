@@ -1,0 +1,62 @@
+import { gapBetweenFt } from '../../../base/interval';
+import { sayFt } from '../../../base/numbers';
+import type { DefectKind } from '../../../log/vocabulary';
+import type { Finding } from '../../finding';
+import { depthInOf, fillRatioOf } from '../../severity/standing-water';
+import { cause, type Conclusion, suspicion } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf, type Scene } from '../scene';
+
+const SETTLED_BY = 'clean the line, let it drain, and look again';
+/** What hides under water that nobody can see through. A belly is standing water. */
+const HIDDEN: readonly DefectKind[] = ['debris', 'roots', 'standing-water'];
+
+const hasNoDepth = ({ facts }: Finding) => depthInOf(facts) === null && fillRatioOf(facts) === null;
+
+/** Murky or submerged stretches that no other run saw. */
+function murkOf(scene: Scene) {
+  return scene.laterals.flatMap(({ lineId, coverage }) =>
+    coverage.unseen
+      .filter(({ cause: why }) => why === 'murky' || why === 'submerged')
+      .filter((stretch) => coverage.obscured.some((part) => gapBetweenFt(part, stretch) === 0))
+      .map((stretch) => ({ lineId, stretch })),
+  );
+}
+
+export const openCauses: Rule = {
+  number: 15,
+  id: 'open-causes',
+  when: 'water is not verified, or the head was submerged or in murk and no depth is known',
+  then: 'debris, roots and belly all stay possible: clean and look again; never pick one',
+  because: 'each of the three looks the same from above the water',
+  conclude: (scene) => {
+    const murk = murkOf(scene);
+    const pools = findingsOf(scene, 'standing-water');
+    const isMurky = (pool: Finding) =>
+      murk.some(({ lineId, stretch }) => lineId === pool.lineId && gapBetweenFt(stretch, pool.span) === 0);
+    const open = pools.filter(
+      (pool) =>
+        pool.provisos.some(({ rule }) => rule === 'water-unverified') ||
+        // What calls for more than a look keeps its call: hiding a thing takes no action away.
+        (hasNoDepth(pool) && isMurky(pool) && ['none', 'monitor', 'look-again'].includes(pool.action)),
+    );
+    const bare = murk.filter(
+      ({ lineId, stretch }) =>
+        !pools.some(
+          (pool) => pool.lineId === lineId && !hasNoDepth(pool) && pool.verified && gapBetweenFt(pool.span, stretch) === 0,
+        ),
+    );
+    return [
+      ...open.flatMap((pool) => [
+        cause(pool, 'debris', SETTLED_BY),
+        cause(pool, 'roots', SETTLED_BY),
+        cause(pool, 'belly', 'let the line drain, and look again'),
+      ]),
+      ...bare.flatMap(({ stretch }): Conclusion[] =>
+        HIDDEN.map((defect) =>
+          suspicion(null, defect, `nobody could see from ${sayFt(stretch.fromFt)} to ${sayFt(stretch.toFt)} ft (${stretch.cause}): debris, roots and a low stretch are all possible`, SETTLED_BY),
+        ),
+      ),
+    ];
+  },
+}; // prettier-ignore

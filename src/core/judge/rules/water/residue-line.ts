@@ -1,0 +1,35 @@
+import { gapBetweenFt } from '../../../base/interval';
+import { sayFt } from '../../../base/numbers';
+import type { Finding } from '../../finding';
+import { advice, reason } from '../conclusion';
+import type { Rule } from '../rule';
+import { findingsOf, nameOf } from '../scene';
+
+const NARROWS = ['roots', 'debris', 'grease', 'scale', 'mineral', 'lip', 'offset', 'collapse', 'foreign-object', 'intruding-tap', 'deformation']; // prettier-ignore
+
+export const residueLine: Rule = {
+  number: 13,
+  id: 'residue-line',
+  when: 'residue lies above the water line',
+  then: 'the line has surcharged before; look for the blockage downstream',
+  because: 'water leaves its mark where it stood, and something below held it there',
+  conclude: (scene) =>
+    findingsOf(scene, 'residue-line').flatMap((mark) => {
+      const below = scene.findings.find(
+        (other: Finding) =>
+          other.lineId === mark.lineId &&
+          other.placed &&
+          NARROWS.includes(other.kind) &&
+          (other.span.fromFt >= mark.span.fromFt || gapBetweenFt(other.span, mark.span) === 0),
+      );
+      return [
+        reason(mark, 'the line has stood fuller than it does today'),
+        advice(
+          mark,
+          below
+            ? `Look to ${nameOf(below)} at ${sayFt(below.span.fromFt)} ft first: it lies downstream and narrows the pipe.`
+            : 'Look for what held the water farther down the line.',
+        ),
+      ];
+    }),
+};

@@ -1,0 +1,54 @@
+import { type Interval, lengthFt, totalFt } from '../base/interval';
+import type { Property } from '../job/property';
+import { SERVICE_LIVES } from '../lateral/age';
+import type { Lateral } from '../lateral/lateral';
+import type { Material } from '../log/vocabulary';
+import type { Finding } from './finding';
+
+/** Feet of one material. */
+export type MaterialFeet = { readonly material: Material; readonly feet: number };
+
+/** The whole-house picture: what is old, what was renewed, and what is left to go. */
+export type WholeLine = {
+  /** Pipe that may have been laid with the house. */
+  readonly original: readonly MaterialFeet[];
+  /** Pipe of a kind that was not yet laid when the house was built, and lined pipe. */
+  readonly renewed: readonly MaterialFeet[];
+  /** Pipe of unknown kind, or in a house of unknown age. */
+  readonly untold: readonly MaterialFeet[];
+  /** Feet that call for repair, and feet past their usual life, inside the scope. */
+  readonly repairFt: number;
+  readonly pastLifeFt: number;
+};
+
+/** Draws the whole-house picture of one line. Feet are of the reached line. */
+export function pictureWholeLine(
+  lateral: Lateral,
+  findings: readonly Finding[],
+  { yearBuilt }: Pick<Property, 'yearBuilt'>,
+): WholeLine {
+  const feet = { original: new Map(), renewed: new Map(), untold: new Map() } as const;
+  for (const segment of lateral.segments) {
+    const { material, lined } = segment;
+    const usual = SERVICE_LIVES[material];
+    const isNewer = yearBuilt !== undefined && usual !== undefined && usual.laid.from > yearBuilt;
+    const era =
+      lined || isNewer ? 'renewed' : yearBuilt === undefined || !usual ? 'untold' : 'original';
+    const known: Map<Material, number> = feet[era];
+    known.set(material, (known.get(material) ?? 0) + lengthFt(segment));
+  }
+  const list = (known: ReadonlyMap<Material, number>) =>
+    [...known].map(([material, length]) => ({ material, feet: length }));
+  const own = findings.filter(
+    ({ lineId, placed, courtesy }) => lineId === lateral.lineId && placed && !courtesy,
+  );
+  const spans = (keep: (finding: Finding) => boolean): Interval[] =>
+    own.filter(keep).map(({ span }) => span);
+  return {
+    original: list(feet.original),
+    renewed: list(feet.renewed),
+    untold: list(feet.untold),
+    repairFt: totalFt(spans(({ action }) => action === 'repair' || action === 'urgent')),
+    pastLifeFt: totalFt(lateral.segments.filter(({ age }) => age?.standing === 'past')),
+  };
+}

@@ -1,0 +1,29 @@
+import { sayList } from '../base/numbers';
+import type { Derived } from '../derive';
+import { type MaterialFeet, pictureWholeLine } from '../judge/whole-line';
+import { sayFeet } from './describe';
+import { MATERIAL_WORDS } from './words';
+
+const sayMaterials = (parts: readonly MaterialFeet[]) =>
+  sayList(parts.map(({ material, feet }) => `${sayFeet(feet)} of ${MATERIAL_WORDS[material]}`));
+
+/** What is old, what was renewed and what is left to go, each in a sentence. */
+export function sayWholeLine({ lateral, findings, inspection }: Derived): string[] {
+  const { yearBuilt } = inspection.property;
+  const { original, renewed, untold, repairFt, pastLifeFt } = pictureWholeLine(
+    lateral,
+    findings,
+    inspection.property,
+  );
+  return [
+    ...(original.length > 0
+      ? [`Perhaps as old as the house (${yearBuilt}): ${sayMaterials(original)}.`]
+      : []),
+    ...(renewed.length > 0 ? [`Renewed since: ${sayMaterials(renewed)}.`] : []),
+    ...(untold.length > 0 && original.length + renewed.length > 0
+      ? [`Of no known age: ${sayMaterials(untold)}.`]
+      : []),
+    ...(repairFt >= 0.5 ? [`Left to mend: ${sayFeet(repairFt)}.`] : []),
+    ...(pastLifeFt >= 0.5 ? [`Past its usual years: ${sayFeet(pastLifeFt)}.`] : []),
+  ];
+}
