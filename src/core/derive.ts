@@ -3,7 +3,13 @@ import type { Inspection } from './job/inspection';
 import { type CheckContext, type Issue } from './judge/check';
 import { runChecks } from './judge/checks/index';
 import type { JobAdvice, Question } from './judge/conclude';
-import type { Finding, Proviso, StaleDecision, Suspicion } from './judge/finding';
+import {
+  type Finding,
+  isLogged,
+  type Proviso,
+  type StaleDecision,
+  type Suspicion,
+} from './judge/finding';
 import type { Reason } from './judge/grade';
 import { judge } from './judge/judge';
 import { heldWaterOf, listNarrowings, type Narrowing } from './judge/held-and-left';
@@ -64,7 +70,14 @@ export function derive(inspection: Inspection): Derived {
     buildLateral(inspection, lineId, runs, logs, settings),
   );
   const { findings, ...judged } = judge(inspection, laterals, logs, settings);
-  const context: CheckContext = { inspection, laterals, findings, settings };
+  const context: CheckContext = {
+    inspection,
+    laterals,
+    findings: findings.filter((one) => isLogged(one) && one.review?.verdict !== 'dismissed'),
+    all: findings,
+    orphans: judged.orphans,
+    settings,
+  };
   const checks = runChecks(context);
   return {
     inspection,

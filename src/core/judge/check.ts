@@ -3,7 +3,7 @@ import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
 import type { Entry } from '../log/entry';
 import type { RunAxis } from '../measure/placement';
-import type { Finding } from './finding';
+import type { Finding, StaleDecision } from './finding';
 
 export type Level = 'blocker' | 'warning';
 
@@ -15,6 +15,7 @@ export type Stand = (typeof STANDS)[number];
 export type Issue = {
   readonly code: string;
   readonly level: Level;
+  readonly stand: Stand;
   /** What is wrong, naming the readings and the run. */
   readonly message: string;
   /** The one thing that clears it. */
@@ -27,15 +28,20 @@ export type Issue = {
 export type CheckContext = {
   readonly inspection: Inspection;
   readonly laterals: readonly Lateral[];
+  /** Findings of what was logged, those that the inspector dismissed left out. */
   readonly findings: readonly Finding[];
+  /** Every finding, whatever became of it. */
+  readonly all: readonly Finding[];
+  readonly orphans: readonly StaleDecision[];
   readonly settings: Settings;
 };
 
-/** One check: a stable code, its level, and how it finds its issues. */
+/** One check: a stable code, its level, where it is cleared, and how it finds its issues. */
 export type Check = {
   readonly code: string;
   readonly level: Level;
-  readonly find: (context: CheckContext) => readonly Omit<Issue, 'code' | 'level'>[];
+  readonly stand: Stand;
+  readonly find: (context: CheckContext) => readonly Omit<Issue, 'code' | 'level' | 'stand'>[];
 };
 
 /** Every run of the inspection on its axis, placed or not. */

@@ -128,10 +128,10 @@ export function concludeAll(
   const made = pick(all, 'finding');
   const numbers = numberMade(scene, made);
   return {
-    findings: [
+    findings: stopForUtility([
       ...scene.findings.map((finding) => layOver(finding, about.get(finding.id) ?? none)),
       ...made.map((one, index) => makeFinding(scene, one, numbers[index]!, settings)),
-    ],
+    ]),
     remarks: once(pick(onJob, 'reason').map(said)),
     advice: once(pick(onJob, 'advice').map(({ rule, text, runIds }) => ({ rule, text, runIds }))),
     suspicions: once(
@@ -141,6 +141,23 @@ export function concludeAll(
     questions: once(pick(all, 'question').map(({ kind: _kind, ...asked }) => asked)),
   };
 } // prettier-ignore
+
+const STOP: Reason = {
+  rule: 'utility-stop',
+  text: 'Nothing may cut, jet or scrape this line until the utility that runs through it is dealt with.',
+};
+
+/** Another utility through the sewer stops all work on that line: it stands before all other advice. */
+function stopForUtility(findings: readonly Finding[]): Finding[] {
+  const lines = new Set(
+    findings.filter(({ kind }) => kind === 'utility-crossing').map(({ lineId }) => lineId),
+  );
+  return findings.map((finding) =>
+    lines.has(finding.lineId) && finding.kind !== 'utility-crossing' && finding.action !== 'none'
+      ? { ...finding, advice: [STOP, ...finding.advice] }
+      : finding,
+  );
+}
 
 function makeFinding(
   scene: Scene,

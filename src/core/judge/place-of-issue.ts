@@ -1,26 +1,44 @@
-import type { Issue } from './check';
-
 /** Where an issue is cleared: the screen, and the run and entry to stand at. */
 export type IssuePlace = {
-  readonly stage: 'scope' | 'lateral';
+  readonly stage: 'site' | 'scope' | 'lateral' | 'findings';
   readonly runId: string | null;
   readonly entryId: string | null;
 };
 
-/** Issues that are cleared where runs are joined. */
-const ON_LATERAL = ['tie-misfit', 'tie-unchecked', 'run-unplaced', 'homecoming'];
+/** What an issue or a question says of its place. */
+type Placed = {
+  readonly code: string;
+  readonly runIds: readonly string[];
+  readonly entryIds: readonly string[];
+};
+
+/** Issues that are not cleared by logging: where runs are joined, in the facts of the job, at the desk. */
+const STAGE_OF: Readonly<Record<string, IssuePlace['stage']>> = {
+  'tie-misfit': 'lateral',
+  'tie-unchecked': 'lateral',
+  'run-unplaced': 'lateral',
+  homecoming: 'lateral',
+  'cleaned-before': 'lateral',
+  'zero-at-rim': 'lateral',
+  'run-no-zero': 'lateral',
+  'shallow-water': 'site',
+  'outside-scope': 'site',
+  'override-stale': 'findings',
+  'no-advice': 'findings',
+  'near-duplicate': 'findings',
+};
 
 /** Tells where to go to clear an issue: the run it names first, and the entry it names last. */
-export function placeOfIssue({ code, runIds, entryIds }: Issue): IssuePlace {
+export function placeOfIssue({ code, runIds, entryIds }: Placed): IssuePlace {
   return {
-    stage: ON_LATERAL.includes(code) ? 'lateral' : 'scope',
+    stage: STAGE_OF[code] ?? 'scope',
     runId: runIds[0] ?? null,
     entryId: entryIds.at(-1) ?? null,
   };
 }
 
 /** The address of that place. */
-export function hrefOfIssue(jobId: string, issue: Issue): string {
+export function hrefOfIssue(jobId: string, issue: Placed): string {
   const { stage, runId, entryId } = placeOfIssue(issue);
   const query = new Map<string, string>();
   if (runId !== null) query.set('run', runId);

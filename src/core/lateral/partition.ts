@@ -92,7 +92,11 @@ function gatherSpots<T>(
       const atFt = spot.stationFt;
       zeroLength.push({ fromFt: atFt, toFt: atFt, entryIds: [held.entryId, mark.entryId] });
     }
-    if (!held || mark.order >= held.order) spot[mark.side] = mark;
+    // What only repeats keeps the name of the first to say it: seeing it again renames nothing.
+    const isRepeat = held !== null && same(held.value, mark.value);
+    if (!held || mark.order >= held.order) {
+      spot[mark.side] = isRepeat ? { ...mark, entryId: held.entryId } : mark;
+    }
   }
   return spots;
 }

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { AccessPoint } from '../job/access-point';
-import { cautionsFor } from './cautions';
 import { DEFAULT_PREFERENCES, preferencesSchema } from './equipment';
 import { headFor, rankAccess } from './rank-access';
 import { estimateReach, type Leg } from './reach';
@@ -90,12 +89,6 @@ describe('rankAccess', () => {
     expect(headFor(access('a', { diameterIn: 2 }), heads)?.name).toBe('small head');
     expect(headFor(access('a', { diameterIn: 1.5 }), heads)).toBeNull();
   });
-});
-
-it('shows the cautions of an access, its own first', () => {
-  expect(cautionsFor({ kind: 'roof-vent', zone: 'yard' })[0]).toContain('fall protection');
-  expect(cautionsFor({ kind: 'cleanout', zone: 'crawlspace' })[0]).toContain('not alone');
-  expect(cautionsFor({ kind: 'cleanout', zone: 'yard' })).toHaveLength(2);
 });
 
 it('has preferences that its own schema takes', () => {

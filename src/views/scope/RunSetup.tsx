@@ -254,7 +254,11 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
           )}
         </div>
       </form>
-      <Cautions />
+      <Cautions
+        access={
+          accessPoints.find(({ id }) => id === accessId) ?? { kind: 'cleanout', zone: 'yard' }
+        }
+      />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
+import { cautionsFor } from '#core/cautions';
 import type { AccessPoint } from '#core/job/access-point';
 import type { Inspection } from '#core/job/inspection';
-import { cautionsFor } from '#core/site/cautions';
 import type { Preferences } from '#core/site/equipment';
 import { rankAccess } from '#core/site/rank-access';
 import type { Light } from '#ui/TopBar';
@@ -121,8 +121,10 @@ export function SiteScreen({ inspection: stored, preferences, light: storedLight
             <section className={styles['cautions']} aria-labelledby="cautions-title">
               <h2 id="cautions-title">Before you open {chosen.access.id}</h2>
               <ul>
-                {cautionsFor(chosen.access).map((text) => (
-                  <li key={text}>{text}</li>
+                {cautionsFor(chosen.access).map(({ about, text }) => (
+                  <li key={about}>
+                    <b>{about}:</b> {text}
+                  </li>
                 ))}
               </ul>
             </section>

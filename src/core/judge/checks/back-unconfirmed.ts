@@ -5,6 +5,7 @@ import { type Check, perRun } from '../check';
 export const backUnconfirmed: Check = {
   code: 'back-unconfirmed',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, ({ run, log }) => {
       const unconfirmed = context.findings.filter((finding) => {

@@ -6,6 +6,7 @@ import { type Check, perRun, sayReading } from '../check';
 export const beyondEnd: Check = {
   code: 'beyond-end',
   level: 'blocker',
+  stand: 'desk',
   find: (context) =>
     perRun(context, ({ run, log, home }) => {
       if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null))

@@ -195,9 +195,15 @@ describe('checks', () => {
     },
   );
 
-  it('has a case for every check but those about runs of other accesses, tested with the joining', () => {
-    const joining = ['run-unplaced', 'tie-misfit', 'tie-unchecked'];
-    expect([...Object.keys(CASES), ...joining].sort()).toEqual(
+  it('has a case for every check but those tested with the joining and with decisions', () => {
+    const elsewhere = [
+      'run-unplaced',
+      'tie-misfit',
+      'tie-unchecked',
+      'no-advice',
+      'override-stale',
+    ];
+    expect([...Object.keys(CASES), ...elsewhere].sort()).toEqual(
       CHECKS.map(({ code }) => code).sort(),
     );
   });

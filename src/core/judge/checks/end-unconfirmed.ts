@@ -5,6 +5,7 @@ import { type Check, perRun, sayReading } from '../check';
 export const endUnconfirmed: Check = {
   code: 'end-unconfirmed',
   level: 'blocker',
+  stand: 'surface',
   find: (context) =>
     perRun(context, ({ run, log }) =>
       log.standing.flatMap((entry) =>

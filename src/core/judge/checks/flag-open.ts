@@ -4,6 +4,7 @@ import { type Check, perRun, sayWhere } from '../check';
 export const flagOpen: Check = {
   code: 'flag-open',
   level: 'blocker',
+  stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) =>

@@ -5,6 +5,7 @@ import { type Check, perRun, sayReading } from '../check';
 export const homecoming: Check = {
   code: 'homecoming',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, ({ run, home, log }) =>
       home.excessive

@@ -10,9 +10,11 @@ import { materialGap } from './material-gap';
 import { materialSuspected } from './material-suspected';
 import { materialZeroLength } from './material-zero-length';
 import { nearDuplicate } from './near-duplicate';
+import { noAdvice } from './no-advice';
 import { noLocate } from './no-locate';
 import { noPhoto } from './no-photo';
 import { outsideScope } from './outside-scope';
+import { overrideStale } from './override-stale';
 import { readingJump } from './reading-jump';
 import { readingMissing } from './reading-missing';
 import { reducesDownstream } from './reduces-downstream';
@@ -52,17 +54,19 @@ export const CHECKS: readonly Check[] = [
   homecoming,
   tieUnchecked,
   sizeMissing,
+  noAdvice,
   noLocate,
   noPhoto,
   reducesDownstream,
   outsideScope,
   readingJump,
   shortDrain,
+  overrideStale,
 ];
 
 /** Runs every check; issues come in the order of the table. */
 export function runChecks(context: CheckContext): Issue[] {
-  return CHECKS.flatMap(({ code, level, find }) =>
-    find(context).map((issue) => ({ code, level, ...issue })),
+  return CHECKS.flatMap(({ code, level, stand, find }) =>
+    find(context).map((issue) => ({ code, level, stand, ...issue })),
   );
 }

@@ -7,6 +7,7 @@ import { type Check, perRun, sayWhere } from '../check';
 export const lengthMismatch: Check = {
   code: 'length-mismatch',
   level: 'warning',
+  stand: 'desk',
   find: (context) =>
     perRun(context, (axis) =>
       placeStretches(axis, 'defect').flatMap(({ entry, lengthFt, closedBy }) => {

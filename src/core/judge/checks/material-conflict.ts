@@ -5,6 +5,7 @@ import type { Check } from '../check';
 export const materialConflict: Check = {
   code: 'material-conflict',
   level: 'blocker',
+  stand: 'reel',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) =>
       lateral.pipes

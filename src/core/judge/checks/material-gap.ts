@@ -7,6 +7,7 @@ import type { Check } from '../check';
 export const materialGap: Check = {
   code: 'material-gap',
   level: 'warning',
+  stand: 'reel',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) =>
       lateral.pipes

@@ -4,6 +4,7 @@ import { type Check, perRun, sayWhere } from '../check';
 export const materialSuspected: Check = {
   code: 'material-suspected',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) =>

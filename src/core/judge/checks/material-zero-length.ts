@@ -8,6 +8,7 @@ import { runsOf } from './material-conflict';
 export const materialZeroLength: Check = {
   code: 'material-zero-length',
   level: 'warning',
+  stand: 'desk',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) => {
       const short = lateral.pipes.flatMap(({ pieces, zeroLength }) => [

@@ -11,6 +11,7 @@ const MOST_NEIGHBOURS = 50;
 export const nearDuplicate: Check = {
   code: 'near-duplicate',
   level: 'warning',
+  stand: 'desk',
   find: ({ findings }) =>
     findings.flatMap((finding, index) =>
       neighbours(findings, index).map((other) => ({

@@ -8,6 +8,7 @@ import type { Check } from '../check';
 export const noLocate: Check = {
   code: 'no-locate',
   level: 'warning',
+  stand: 'surface',
   find: ({ findings, laterals }) => {
     const locates = new Map(laterals.map((lateral) => [lateral.lineId, locatesOf(lateral)]));
     return findings

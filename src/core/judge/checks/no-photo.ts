@@ -5,6 +5,7 @@ import { type Check, perRun } from '../check';
 export const noPhoto: Check = {
   code: 'no-photo',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, ({ run }) => {
       const bare = context.findings.filter(

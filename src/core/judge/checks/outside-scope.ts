@@ -5,6 +5,7 @@ import type { Check } from '../check';
 export const outsideScope: Check = {
   code: 'outside-scope',
   level: 'warning',
+  stand: 'desk',
   find: ({ findings }) =>
     findings
       .filter(({ courtesy }) => courtesy)

@@ -7,6 +7,7 @@ import { type Check, perRun, sayReading } from '../check';
 export const readingJump: Check = {
   code: 'reading-jump',
   level: 'warning',
+  stand: 'desk',
   find: (context) =>
     perRun(context, ({ run, log }) => {
       const last: Partial<Record<Entry['pass'], Entry & { readingFt: number }>> = {};

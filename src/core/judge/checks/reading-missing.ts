@@ -4,6 +4,7 @@ import { type Check, perRun } from '../check';
 export const readingMissing: Check = {
   code: 'reading-missing',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) => {

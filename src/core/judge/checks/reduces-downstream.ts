@@ -7,6 +7,7 @@ import { runsOf } from './material-conflict';
 export const reducesDownstream: Check = {
   code: 'reduces-downstream',
   level: 'warning',
+  stand: 'reel',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) =>
       findReductions(lateral.segments).map(({ before, after, entryIds }) => ({

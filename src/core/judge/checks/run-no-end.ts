@@ -4,6 +4,7 @@ import { type Check, perRun } from '../check';
 export const runNoEnd: Check = {
   code: 'run-no-end',
   level: 'blocker',
+  stand: 'reel',
   find: (context) =>
     perRun(context, ({ run, log }) =>
       run.outcome === 'abandoned' || log.standing.some((entry) => entry.kind === 'end')

@@ -4,6 +4,7 @@ import { type Check, perRun } from '../check';
 export const runNoZero: Check = {
   code: 'run-no-zero',
   level: 'blocker',
+  stand: 'reel',
   find: (context) =>
     perRun(context, ({ run }) =>
       run.zero.at === 'unknown'

@@ -4,6 +4,7 @@ import type { Check } from '../check';
 export const runUnplaced: Check = {
   code: 'run-unplaced',
   level: 'blocker',
+  stand: 'desk',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) =>
       lateral.unplaced

@@ -5,6 +5,7 @@ import { type Check, perRun, sayWhere } from '../check';
 export const shortDrain: Check = {
   code: 'short-drain',
   level: 'warning',
+  stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) => {

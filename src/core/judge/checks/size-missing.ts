@@ -5,6 +5,7 @@ import type { Check } from '../check';
 export const sizeMissing: Check = {
   code: 'size-missing',
   level: 'warning',
+  stand: 'reel',
   find: ({ findings }) =>
     findings
       .filter(({ missing }) => missing !== null)

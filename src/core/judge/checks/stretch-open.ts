@@ -5,6 +5,7 @@ import { type Check, perRun, sayReading } from '../check';
 export const stretchOpen: Check = {
   code: 'stretch-open',
   level: 'blocker',
+  stand: 'reel',
   find: (context) => {
     // Another pass that saw both ends of the same thing settles it.
     const settled = new Set(

@@ -4,6 +4,7 @@ import { type Check, perRun, sayReading, sayWhere } from '../check';
 export const stretchReversed: Check = {
   code: 'stretch-reversed',
   level: 'warning',
+  stand: 'desk',
   find: (context) =>
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) => {

@@ -8,6 +8,7 @@ import type { Check } from '../check';
 export const tieMisfit: Check = {
   code: 'tie-misfit',
   level: 'blocker',
+  stand: 'desk',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) => [
       ...lateral.join.misfits.map((misfit) => ({

@@ -4,6 +4,7 @@ import type { Check } from '../check';
 export const tieUnchecked: Check = {
   code: 'tie-unchecked',
   level: 'warning',
+  stand: 'desk',
   find: ({ laterals }) =>
     laterals.flatMap(({ join }) =>
       join.unchecked.flatMap((link) => {

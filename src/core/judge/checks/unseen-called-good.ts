@@ -9,6 +9,7 @@ const PRAISE =
 export const unseenCalledGood: Check = {
   code: 'unseen-called-good',
   level: 'blocker',
+  stand: 'reel',
   find: ({ laterals }) =>
     laterals.flatMap((lateral) =>
       lateral.axes.flatMap((axis) =>

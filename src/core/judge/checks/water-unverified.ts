@@ -5,6 +5,7 @@ import { type Check, perRun, sayWhere } from '../check';
 export const waterUnverified: Check = {
   code: 'water-unverified',
   level: 'blocker',
+  stand: 'fixture',
   find: (context) => {
     const settled = new Set(
       context.findings.filter((finding) => finding.verified).flatMap(({ entryIds }) => entryIds),

@@ -51,6 +51,23 @@ export function standingOf<K extends Entry['kind']>(scene: Scene, kind: K): Stan
   );
 }
 
+/**
+ * The entry that was first to say what these say, corrections followed back to where they began: a name
+ * that stays as the log grows. `null` when none of them is in the log.
+ */
+export function oldestOf(scene: Scene, entryIds: readonly string[]): string | null {
+  let oldest: { readonly id: string; readonly atMs: number } | null = null;
+  for (const { log } of runsOf(scene)) {
+    for (const entryId of entryIds) {
+      if (!log.byId.has(entryId)) continue;
+      const id = log.rootOf(entryId);
+      const atMs = Date.parse(log.byId.get(id)!.at);
+      if (oldest === null || atMs < oldest.atMs) oldest = { id, atMs };
+    }
+  }
+  return oldest?.id ?? null;
+}
+
 /** Findings of the kinds given, in their order. */
 export function findingsOf(scene: Scene, ...kinds: readonly FindingKind[]): Finding[] {
   return scene.findings.filter(({ kind, ourDoing }) => kinds.includes(kind) && !ourDoing);

@@ -12,7 +12,7 @@ export const asbestosCement: Rule = {
   because: 'whole it harms nobody, and its dust does',
   conclude: (scene) => [
     ...stretchesOf(scene, ({ material }) => material === 'asbestos-cement').map((stretch) =>
-      madeOf(stretch, {
+      madeOf(scene, stretch, {
         key: 'asbestos-cement',
         says: 'This pipe is asbestos cement. Sound pipe of this kind is sound.',
         advice: [WARNING],

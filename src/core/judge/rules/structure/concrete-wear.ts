@@ -21,7 +21,7 @@ export const concreteWear: Rule = {
       );
     const ruled = (scene.inspection.job.localRules ?? []).flatMap(({ material, says }) =>
       stretchesOf(scene, (segment) => segment.material === material).map((stretch) =>
-        madeOf(stretch, {
+        madeOf(scene, stretch, {
           key: `local-rule-${material}`,
           says: `A local rule speaks of this pipe: ${says}`,
           advice: ['Ask the sewer authority what its rule means for this house before you buy.'],

@@ -10,7 +10,7 @@ export const pastServiceLife: Rule = {
   conclude: (scene) =>
     stretchesOf(scene, ({ age }) => age?.standing === 'past').map((stretch) => {
       const { ageYears, lifeYears } = stretch.segments[0]!.age!;
-      return madeOf(stretch, {
+      return madeOf(scene, stretch, {
         key: 'past-life',
         says: `This pipe is ${ageYears.from} years old or more; pipe of its kind usually serves ${lifeYears.from} to ${lifeYears.to}.`,
         advice: ['Plan for replacing it. Age alone is no failure.'],

@@ -2,6 +2,7 @@ import { sayFt } from '../../../base/numbers';
 import { findReductions } from '../../../lateral/reductions';
 import type { Conclusion } from '../conclusion';
 import type { Rule } from '../rule';
+import { oldestOf } from '../scene';
 
 export const reducesDownstream: Rule = {
   number: 39,
@@ -16,7 +17,7 @@ export const reducesDownstream: Rule = {
         return {
           kind: 'finding',
           of: 'layout',
-          key: `reduces-${after.entryIds[0] ?? sayFt(after.fromFt)}`,
+          key: `reduces-${oldestOf(scene, after.entryIds) ?? sayFt(after.fromFt)}`,
           lineId: lateral.lineId,
           span,
           sigmaFt: 0,

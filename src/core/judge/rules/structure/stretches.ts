@@ -1,7 +1,8 @@
 import { lengthFt } from '../../../base/interval';
+import { TOLERANCES } from '../../../base/tolerances';
 import type { Segment } from '../../../lateral/segments';
 import type { MadeFinding } from '../conclusion';
-import type { Scene } from '../scene';
+import { oldestOf, type Scene } from '../scene';
 
 /** Neighbouring segments of one material, whatever lies over them. */
 export type Stretch = {
@@ -16,7 +17,7 @@ export function stretchesOf(scene: Scene, fits: (segment: Segment) => boolean): 
   return scene.laterals.flatMap(({ lineId, segments }) => {
     const stretches: Stretch[] = [];
     for (const segment of segments) {
-      if (!fits(segment) || lengthFt(segment) <= 0) continue;
+      if (!fits(segment) || lengthFt(segment) < TOLERANCES.zeroLengthFt) continue;
       const last = stretches.at(-1);
       const touches =
         last !== undefined &&
@@ -49,15 +50,15 @@ type Said = {
 };
 
 /** A finding of what the pipe is: slight, with no action of its own. */
-export function madeOf(stretch: Stretch, { key, says, advice }: Said): MadeFinding {
+export function madeOf(scene: Scene, stretch: Stretch, { key, says, advice }: Said): MadeFinding {
   const [first] = stretch.segments;
   const isSure = stretch.segments.every(({ certainty }) => certainty === 'confirmed');
   const entryIds = [...new Set(stretch.segments.flatMap((segment) => segment.entryIds))];
   return {
     kind: 'finding',
     of: 'material',
-    // The entry that called the pipe names it, so that seeing more of it does not rename it.
-    key: `${key}-${entryIds[0] ?? stretch.fromFt.toFixed(0)}`,
+    // The entry that first called the pipe names it, so that seeing more of it does not rename it.
+    key: `${key}-${oldestOf(scene, entryIds) ?? stretch.fromFt.toFixed(0)}`,
     lineId: stretch.lineId,
     span: { fromFt: stretch.fromFt, toFt: stretch.toFt },
     sigmaFt: 0,

@@ -1,0 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { writeRulesDoc } from '#core/formats/rules-doc';
+import { RULES } from '#core/judge/rules/index';
+
+writeFileSync('docs/rules.md', writeRulesDoc(RULES));

@@ -1,0 +1,93 @@
+import type { Derived } from './derive';
+import type { AccessPoint } from './job/access-point';
+import type { Inspection } from './job/inspection';
+import { foldLog } from './log/fold';
+import type { AccessKind, Zone } from './log/vocabulary';
+
+/** A caution with the word that it is found by. */
+export type Caution = { readonly about: string; readonly text: string };
+
+const ROOF = { about: 'Roof and ladder', text: 'Fall protection, or do not go.' };
+const TOILET = { about: 'Pulled toilet', text: 'A new seal when it is refitted.' };
+const CRAWLSPACE = { about: 'Crawlspace', text: 'Air, wiring, animals; not alone.' };
+const ELECTRICS = { about: 'Electrics', text: 'Keep water and wiring apart.' };
+const STREET = { about: 'Street work', text: 'Traffic control, and a permit.' };
+
+const BY_KIND: Partial<Record<AccessKind, Caution>> = {
+  'roof-vent': ROOF,
+  'pulled-toilet': TOILET,
+};
+const BY_ZONE: Partial<Record<Zone, Caution>> = {
+  crawlspace: CRAWLSPACE,
+  basement: ELECTRICS,
+  street: STREET,
+  walk: STREET,
+  strip: STREET,
+};
+/** For every opening there is. */
+const ALWAYS: readonly Caution[] = [
+  {
+    about: 'Cap',
+    text: 'Never force it. Open slowly and stand clear: a line under pressure spills.',
+  },
+  { about: 'Sewage and gas', text: 'Gloves, eye cover, wash. No flame; let the opening air.' },
+  { about: 'Camera', text: 'A stuck head is not forced.' },
+];
+
+/** The cautions for one opening: its own first, then those of every opening, each once. */
+export function cautionsFor(access: Pick<AccessPoint, 'kind' | 'zone'>): Caution[] {
+  const own = [BY_KIND[access.kind], BY_ZONE[access.zone]];
+  return [...own.filter((caution) => caution !== undefined), ...ALWAYS];
+}
+
+/** What stands over everything once another utility was seen through the sewer. */
+export const UTILITY_CAUTION: Caution = {
+  about: 'Another utility runs through the sewer',
+  text: 'Stop and pull back. Do not cut or jet. Call the utility and the utility-locating service: a gas line cut by a drain machine kills.',
+};
+
+/** Where another utility was seen through the sewer, run by run; empty when none stands in the log. */
+export function findUtilitiesThrough({
+  runs,
+}: Pick<Inspection, 'runs'>): { readonly runId: string; readonly readingFt: number | null }[] {
+  return runs.flatMap(({ id, entries }) => {
+    if (!entries.some((entry) => entry.kind === 'defect' && entry.defect === 'utility-crossing')) {
+      return [];
+    }
+    return foldLog(entries).standing.flatMap((entry) =>
+      entry.kind === 'defect' && entry.defect === 'utility-crossing'
+        ? [{ runId: id, readingFt: entry.readingFt }]
+        : [],
+    );
+  });
+}
+
+/** The cautions that belong to what was found, each once: the ones that govern first. */
+export function cautionsOfWork(derived: Pick<Derived, 'findings' | 'lateral'>): Caution[] {
+  const { findings, lateral } = derived;
+  const mayDig = findings.some(({ action }) => action === 'repair' || action === 'urgent');
+  const isAsbestos = lateral.segments.some(({ material }) => material === 'asbestos-cement');
+  return [
+    {
+      about: 'Codes',
+      text: 'Local codes and licensed practice govern. The advice here is for planning.',
+    },
+    ...(findings.some(({ kind }) => kind === 'utility-crossing') ? [UTILITY_CAUTION] : []),
+    ...(mayDig
+      ? [
+          {
+            about: 'Digging',
+            text: 'Before anyone digs: have the utilities marked. Deep trenches need protection by a competent person.',
+          },
+        ]
+      : []),
+    ...(isAsbestos
+      ? [
+          {
+            about: 'Asbestos cement',
+            text: 'Pipe of asbestos cement must not be cut, ground or burst without licensed abatement.',
+          },
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { derive } from '../derive';
+import type { Decision, Inspection } from '../job/inspection';
+import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
+import { evidenceOf } from './decide';
+
+const CRACK: Said = { kind: 'defect', defect: 'crack', form: 'open', readingFt: 30 };
+const job = (said: readonly Said[], decisions: readonly Decision[] = []): Inspection => ({
+  ...inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])]),
+  decisions,
+});
+const first = (inspection: Inspection) => derive(inspection).findings[0]!;
+/** A decision over the first finding as it stands. */
+function over(inspection: Inspection, more: Partial<Decision> & { kind: string }): Decision {
+  const finding = first(inspection);
+  return {
+    id: `D-${more.kind}`,
+    reason: 'the bedding has gone',
+    findingId: finding.id,
+    entries: finding.entryIds.map((entryId) => ({ runId: 'R1', entryId })),
+    evidence: evidenceOf(finding),
+    ...more,
+  };
+}
+const bad = { kind: 'override-finding', severity: 'major', action: 'repair' } as const;
+
+describe('an override', () => {
+  it('stands in place of Chert’s word, with its reason, and Chert’s beside it', () => {
+    const plain = job([CRACK]);
+    const finding = first({ ...plain, decisions: [over(plain, bad)] });
+    expect(finding).toMatchObject({
+      severity: 'major',
+      action: 'repair',
+      ruling: { computed: { severity: 'moderate', action: 'monitor' } },
+      stale: [],
+    });
+    expect(finding.because.at(-1)!.text).toContain('the bedding has gone');
+    expect(finding.advice[0]!.text).toBe('Have a licensed drain contractor repair it.');
+    expect(derive({ ...plain, decisions: [over(plain, bad)] }).overall).toBe('repair-needed');
+  });
+
+  it('may be of the wording alone', () => {
+    const plain = job([CRACK]);
+    const wording = 'The pipe wall is cracked along the top.';
+    const finding = first({ ...plain, decisions: [over(plain, { kind: 'override-finding', wording })] });
+    expect(finding.ruling!.wording).toBe(wording);
+    expect(finding.severity).toBe('moderate');
+  });
+
+  it('is stale, and not in force, once its evidence has changed', () => {
+    const plain = job([CRACK]);
+    const decisions = [over(plain, bad)];
+    const worse = { ...CRACK, form: 'hairline', replaces: 'e2', at: minute(90) };
+    const after = derive({ ...job([CRACK, worse]), decisions });
+    expect(after.findings[0]).toMatchObject({ severity: 'slight', action: 'monitor', ruling: null });
+    expect(after.findings[0]!.stale[0]).toMatchObject({
+      said: 'major, repair',
+      changed: expect.arrayContaining(['was form: open', 'now form: hairline']) as unknown,
+    });
+    expect(after.checks.map(({ code }) => code)).toContain('override-stale');
+  });
+
+  it('follows its finding through a correction that changes no evidence', () => {
+    const plain = job([CRACK]);
+    const noted = { ...CRACK, note: 'seen again', replaces: 'e2', at: minute(90) };
+    const finding = first({ ...job([CRACK, noted]), decisions: [over(plain, bad)] });
+    expect(finding).toMatchObject({ severity: 'major', stale: [] });
+  });
+
+  it('is an orphan once its finding is gone', () => {
+    const plain = job([CRACK]);
+    const gone = { kind: 'retract', retracts: 'e2', at: minute(90) } as Said;
+    const { orphans, checks } = derive({ ...job([CRACK, gone]), decisions: [over(plain, bad)] });
+    expect(orphans).toHaveLength(1);
+    expect(checks.find(({ code }) => code === 'override-stale')!.message).toContain('is gone');
+  });
+
+  it('without a reason is asked about', () => {
+    const plain = job([CRACK]);
+    const { checks } = derive({ ...plain, decisions: [over(plain, { ...bad, reason: ' ' })] });
+    expect(checks.map(({ code }) => code)).toContain('no-advice');
+  });
+
+  it('of another shape is left alone', () => {
+    const plain = job([CRACK]);
+    const odd = [over(plain, { ...bad, severity: 'awful' }), { id: 'x', kind: 'chosen-plan', reason: '' }];
+    expect(derive({ ...plain, decisions: odd })).toMatchObject({ orphans: [] });
+    expect(first({ ...plain, decisions: odd }).severity).toBe('moderate');
+  });
+}); // prettier-ignore
+
+describe('a review', () => {
+  it('confirms, or dismisses with a reason: then nothing is to be done', () => {
+    const plain = job([{ ...CRACK, form: 'several' }]);
+    const confirmed = over(plain, { kind: 'review-finding', verdict: 'confirmed', reason: '' });
+    expect(first({ ...plain, decisions: [confirmed] })).toMatchObject({
+      action: 'repair',
+      review: { verdict: 'confirmed' },
+    });
+    const dismissed = over(plain, { kind: 'review-finding', verdict: 'dismissed', reason: 'a seam of the mold' }); // prettier-ignore
+    const derived = derive({ ...plain, decisions: [dismissed] });
+    expect(derived.findings[0]).toMatchObject({ action: 'none', review: { verdict: 'dismissed' } });
+    expect(derived.findings[0]!.advice[0]!.text).toMatch(/^No action, because .*seam of the mold/);
+    expect(derived.overall).toBe('serviceable');
+  });
+
+  it('the latest of two counts', () => {
+    const plain = job([CRACK]);
+    const said = (verdict: string, id: string) =>
+      over(plain, { kind: 'review-finding', verdict, id });
+    expect(
+      first({ ...plain, decisions: [said('dismissed', 'a'), said('confirmed', 'b')] }).review!
+        .verdict,
+    ).toBe('confirmed');
+  });
+});
