@@ -43,7 +43,7 @@ export function cautionsFor(access: Pick<AccessPoint, 'kind' | 'zone'>): Caution
 /** What stands over everything once another utility was seen through the sewer. */
 export const UTILITY_CAUTION: Caution = {
   about: 'Another utility runs through the sewer',
-  text: 'Stop and pull back. Do not cut or jet. Call the utility and the utility-locating service: a gas line cut by a drain machine kills.',
+  text: 'Stop and pull back. Do not cut or jet. Call the utility and the utility-locating service. A gas line cut by a drain machine kills.',
 };
 
 /** Where another utility was seen through the sewer, run by run; empty when none stands in the log. */

@@ -9,6 +9,7 @@ const STAGES = [
   { key: 'site', label: 'Site' },
   { key: 'scope', label: 'Scope' },
   { key: 'lateral', label: 'Lateral' },
+  { key: 'findings', label: 'Findings' },
   { key: 'report', label: 'Report' },
 ] as const;
 export type Stage = (typeof STAGES)[number]['key'];
@@ -61,7 +62,7 @@ export function TopBar({ light, path, job, stage, waiting, children, onLight }: 
         {children}
         {!job && (
           <a className={styles['settings']} href="/settings">
-            Rig and words
+            Settings
           </a>
         )}
         <LightSwitch light={light} path={path} onLight={onLight} />

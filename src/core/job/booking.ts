@@ -1,3 +1,4 @@
+import { DEFAULT_JUDGEMENT, type Judgement } from './judgement';
 import Joi from 'joi';
 import { type Fault, faultsFromJoi, type Outcome } from '../base/fault';
 import { VALIDATION, day, id, instant, line, oneOf, words } from '../base/joi';
@@ -64,8 +65,14 @@ export function periodFault({
   };
 }
 
-/** The inspection that a booking starts: no access, no run, and only what is known so far. */
-export function startInspection(booking: Booking): Inspection {
+/**
+ * The inspection that a booking starts: no access, no run, and only what is known so far. It is judged as
+ * the inspector judges, and keeps that when the inspector's settings change.
+ */
+export function startInspection(
+  booking: Booking,
+  { profile, settings }: Pick<Judgement, 'profile' | 'settings'> = DEFAULT_JUDGEMENT,
+): Inspection {
   return {
     format: FORMAT,
     version: FORMAT_VERSION,
@@ -82,7 +89,7 @@ export function startInspection(booking: Booking): Inspection {
       client: booking.client,
       responsibility: booking.responsibility,
       referenceRunId: '',
-      profile: 'maintain-first',
+      profile,
     },
     property: {
       address: booking.address,
@@ -94,6 +101,6 @@ export function startInspection(booking: Booking): Inspection {
     runs: [],
     ties: [],
     decisions: [],
-    settings: {},
+    settings,
   };
 }

@@ -86,6 +86,7 @@ function layOver(finding: Finding, all: readonly Concluded[]): Finding {
   const judged: Finding = {
     ...finding,
     action,
+    computed: { severity: finding.severity, action },
     because: once([...finding.because, ...pick(all, 'reason').map(said), ...why]),
     causes,
     suspicions: once(
@@ -186,6 +187,7 @@ function makeFinding(
     severity: made.severity,
     range: null,
     action: made.action,
+    computed: { severity: made.severity, action: made.action },
     provisional: provisos.length > 0,
     provisos,
     verified: true,

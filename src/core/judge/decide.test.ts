@@ -31,7 +31,7 @@ describe('an override', () => {
     expect(finding).toMatchObject({
       severity: 'major',
       action: 'repair',
-      ruling: { computed: { severity: 'moderate', action: 'monitor' } },
+      computed: { severity: 'moderate', action: 'monitor' },
       stale: [],
     });
     expect(finding.because.at(-1)!.text).toContain('the bedding has gone');

@@ -6,14 +6,14 @@ import { withAdvice } from './conclude';
 
 /** What a finding rests on, word by word: a decision over it fits as long as these are the same. */
 export function evidenceOf(finding: Finding): string[] {
-  const { kind, severity, action, material, certainty, facts, verified, says } = finding;
+  const { kind, computed, material, certainty, facts, verified, says } = finding;
   const sizes = Object.entries(facts)
     .filter(([key, value]) => value !== null && value !== false && !NOT_EVIDENCE.includes(key))
     .map(([key, value]) => `${NAMES[key] ?? key}: ${String(value)}`);
   return [
     `what: ${kind}`,
-    `Chert’s grade: ${severity}`,
-    `Chert’s action: ${action}`,
+    `Chert’s grade: ${computed.severity}`,
+    `Chert’s action: ${computed.action}`,
     `material: ${material}`,
     `certainty: ${certainty}`,
     ...(verified ? [] : ['not verified']),
@@ -97,7 +97,6 @@ function rule(finding: Finding, decision: OverrideDecision): Finding {
       },
     ],
     ruling: {
-      computed: { severity, action },
       wording: decision.wording || null,
       reason: decision.reason,
       decisionId: decision.id,

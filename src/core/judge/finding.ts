@@ -19,10 +19,8 @@ export type Proviso = Reason & { readonly settledBy: string };
  */
 export type FindingKind = DefectKind | 'layout' | 'material';
 
-/** What the inspector's last word over a finding came to. */
+/** The inspector's last word over a finding: its grade and action are the inspector's, not Chert's. */
 export type Ruling = {
-  /** The grade and action that Chert had; what stands on the finding is the inspector's. */
-  readonly computed: { readonly severity: Severity; readonly action: Action };
   readonly wording: string | null;
   readonly reason: string;
   readonly decisionId: string;
@@ -63,6 +61,8 @@ export type Finding = {
   /** The least and the worst grade within the eye's error; `null` when it stays within one. */
   readonly range: readonly [Severity, Severity] | null;
   readonly action: Action;
+  /** The grade and the action that Chert has, whatever the inspector says. */
+  readonly computed: { readonly severity: Severity; readonly action: Action };
   /** Whether any proviso stands. */
   readonly provisional: boolean;
   readonly provisos: readonly Proviso[];

@@ -120,6 +120,7 @@ function judgeGroup(
     severity: ourDoing ? 'slight' : grade.severity,
     range: ourDoing ? null : grade.range,
     action: chosen.action,
+    computed: { severity: ourDoing ? 'slight' : grade.severity, action: chosen.action },
     provisional: provisos.length > 0,
     provisos,
     verified: waterVerified && certainty === 'confirmed',

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
 import type { OwnWord } from '../callout/draft';
+import { type Judgement, judgementSchema } from '../job/judgement';
 
 /** A camera head: what decides where it fits. */
 export type Head = { readonly name: string; readonly diameterIn: number; readonly levels: boolean };
@@ -18,7 +19,12 @@ export type Equipment = {
 };
 
 /** What an inspector sets once, for every job on this machine. */
-export type Preferences = { readonly equipment: Equipment; readonly ownWords: readonly OwnWord[] };
+export type Preferences = {
+  readonly equipment: Equipment;
+  readonly ownWords: readonly OwnWord[];
+  /** How new jobs are judged; absent: as Chert would. */
+  readonly judgement?: Judgement;
+};
 
 /**
  * A common rod: half an inch of glass fiber weighs about 0.15 lb a foot; a hand on a wet rod keeps up
@@ -62,4 +68,5 @@ export const preferencesSchema = Joi.object({
     .items(Joi.object({ says: words(80).required(), means: words(120).required() }))
     .max(500)
     .required(),
+  judgement: judgementSchema,
 });

@@ -36,7 +36,12 @@ const WANTED: Partial<Record<keyof Fields, string>> = {
 };
 
 /** Books a job: property, client, when, the end of the inspection period, scope. */
-export function NewJob() {
+export function NewJob({
+  responsibility,
+}: {
+  /** Where the owner's duty usually ends here. */
+  readonly responsibility: Booking['responsibility'];
+}) {
   const id = useId();
   const ready = useReady();
   const { register, handleSubmit, setError, formState } = useForm<Fields>({
@@ -44,7 +49,7 @@ export function NewJob() {
       inspector: '',
       time: '09:00',
       scope: 'lateral',
-      responsibility: 'to-main',
+      responsibility,
       endsOn: '',
     },
   });

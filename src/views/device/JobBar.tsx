@@ -2,6 +2,7 @@ import type { Inspection } from '#core/job/inspection';
 import { type Light, type Stage, TopBar } from '#ui/TopBar';
 import { SaveMark } from './SaveMark';
 import type { JobOnDevice } from './useJob';
+import { UtilityStop } from './UtilityStop';
 
 type Props = {
   readonly job: JobOnDevice;
@@ -16,20 +17,23 @@ type Props = {
 export function JobBar({ job, stage, light, onLight, detail, waiting = {} }: Props) {
   const { id, title }: Inspection['job'] = job.inspection.job;
   return (
-    <TopBar
-      light={light}
-      path={`/jobs/${id}/${stage}`}
-      job={{ id, title, ...(detail === undefined ? {} : { detail }) }}
-      stage={stage}
-      waiting={waiting}
-      onLight={onLight}
-    >
-      <SaveMark
-        save={job.save}
-        waiting={job.waiting}
-        trouble={job.trouble}
-        onTakeOut={job.takeOut}
-      />
-    </TopBar>
+    <>
+      <TopBar
+        light={light}
+        path={`/jobs/${id}/${stage}`}
+        job={{ id, title, ...(detail === undefined ? {} : { detail }) }}
+        stage={stage}
+        waiting={waiting}
+        onLight={onLight}
+      >
+        <SaveMark
+          save={job.save}
+          waiting={job.waiting}
+          trouble={job.trouble}
+          onTakeOut={job.takeOut}
+        />
+      </TopBar>
+      <UtilityStop inspection={job.inspection} />
+    </>
   );
 }

@@ -12,7 +12,7 @@ import { CoverageBars } from './CoverageBars';
 import { GradePanel } from './GradePanel';
 import styles from './Lateral.module.css';
 import { SECTION_HEIGHT } from './model';
-import { Panel } from './Panel';
+import { Panel } from '../shared/Panel';
 import { Ruler } from './Ruler';
 import { RunLanes } from './RunLanes';
 import { RunTable } from './RunTable';
@@ -125,7 +125,11 @@ export function LateralScreen({ inspection: stored, light: storedLight }: Props)
               <Ruler asked={asked} at={model.at} onAsk={setAsked} />
             </Panel>
             <Panel id="runs" title="Runs" count={runs.length}>
-              <RunTable runs={runs} />
+              <RunTable
+                runs={runs}
+                setups={inspection.runs}
+                onSetup={(setup) => job.change({ what: 'run', setup })}
+              />
             </Panel>
             <Panel id="coverage" title="Seen and not seen">
               <CoverageBars

@@ -1,45 +1,60 @@
+import type { Run } from '#core/job/run';
 import type { RunRow } from './model';
+import { RunSetupEdit } from './RunSetupEdit';
 import { foot, footOf, signed } from './say';
 import styles from './Lateral.module.css';
 
+type Props = {
+  readonly runs: readonly RunRow[];
+  readonly setups: readonly Run[];
+  readonly onSetup: (setup: Omit<Run, 'entries'>) => void;
+};
+
 /** Every run: where its access lies, how its counter agrees, how it came home. */
-export function RunTable({ runs }: { readonly runs: readonly RunRow[] }) {
+export function RunTable({ runs, setups, onSetup }: Props) {
   return (
-    <table className={styles['table']}>
-      <caption className="hidden-visually">
-        Runs, with where they begin and how they came home
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Run</th>
-          <th scope="col">Its access at</th>
-          <th scope="col">Counts</th>
-          <th scope="col">Zero, far end</th>
-          <th scope="col">Came home</th>
-        </tr>
-      </thead>
-      <tbody>
-        {runs.map((run) => (
-          <tr key={run.id}>
-            <th scope="row">
-              {run.id}{' '}
-              <span>
-                from {run.accessId}, {run.facing}
-              </span>
-            </th>
-            <td className={styles['near']}>{sayOrigin(run)}</td>
-            <td>{run.placed ? sayScale(run.scale) : '–'}</td>
-            <td className={styles['near']}>
-              {foot(run.zeroFt)}, {foot(run.farthestFt)}
-            </td>
-            <td data-warn={run.excessive || undefined}>
-              {run.homeFt === null ? 'not read' : `${signed(run.misclosureFt)} ft`}
-              {run.excessive && <span>more than a counter slips</span>}
-            </td>
+    <>
+      <table className={styles['table']}>
+        <caption className="hidden-visually">
+          Runs, with where they begin and how they came home
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Run</th>
+            <th scope="col">Its access at</th>
+            <th scope="col">Counts</th>
+            <th scope="col">Zero, far end</th>
+            <th scope="col">Came home</th>
           </tr>
+        </thead>
+        <tbody>
+          {runs.map((run) => (
+            <tr key={run.id}>
+              <th scope="row">
+                {run.id}{' '}
+                <span>
+                  from {run.accessId}, {run.facing}
+                </span>
+              </th>
+              <td className={styles['near']}>{sayOrigin(run)}</td>
+              <td>{run.placed ? sayScale(run.scale) : '–'}</td>
+              <td className={styles['near']}>
+                {foot(run.zeroFt)}, {foot(run.farthestFt)}
+              </td>
+              <td data-warn={run.excessive || undefined}>
+                {run.homeFt === null ? 'not read' : `${signed(run.misclosureFt)} ft`}
+                {run.excessive && <span>more than a counter slips</span>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {setups
+        .filter(({ id }) => runs.some((run) => run.id === id))
+        .map((run) => (
+          <RunSetupEdit key={run.id} run={run} onSetup={onSetup} />
         ))}
-      </tbody>
-    </table>
+    </>
   );
 }
 

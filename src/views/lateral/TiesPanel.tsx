@@ -2,7 +2,7 @@ import type { Span } from '#core/job/inspection';
 import { AddTie } from './AddTie';
 import styles from './Lateral.module.css';
 import type { LateralModel } from './model';
-import { Panel } from './Panel';
+import { Panel } from '../shared/Panel';
 import { Suggestions } from './Suggestions';
 import { TapeList } from './TapeList';
 import { TieList } from './TieList';

@@ -1,20 +1,35 @@
+import { Check } from 'lucide-react';
+import { useState } from 'react';
 import type { Derived } from '#core/derive';
-import type { Issue } from '#core/judge/check';
+import { lastLeaving } from '#core/job/rulings';
+import type { Stand } from '#core/judge/check';
 import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
+import { listToClear, type ToClear } from '#core/judge/to-clear';
 import styles from './BeforeLeave.module.css';
 import panel from './panel.module.css';
+import { useTicked } from './useTicked';
 
 type Props = {
   readonly derived: Derived;
   /** Goes to a run and an entry of it on this screen. */
   readonly onGo: (runId: string, entryId: string | null) => void;
+  /** Leaves the site, with a reason where something that holds the report back is open. */
+  readonly onLeave: (reason: string, open: readonly ToClear[]) => void;
 };
 
-/** What is still open, contradictory or unmeasured, each with the one thing that clears it. */
-export function BeforeLeave({ derived, onGo }: Props) {
-  const jobId = derived.inspection.job.id;
-  const blockers = derived.checks.filter(({ level }) => level === 'blocker');
-  const warnings = derived.checks.filter(({ level }) => level === 'warning');
+const STAND_NAMES: Readonly<Record<Stand, string>> = {
+  reel: 'At the reel',
+  fixture: 'At a fixture',
+  surface: 'At the surface',
+  desk: 'At the desk',
+};
+
+/** What is still open, contradictory or not known, by where one must stand to clear it. */
+export function BeforeLeave({ derived, onGo, onLeave }: Props) {
+  const items = listToClear(derived);
+  const ticked = useTicked(items);
+  const blockers = items.filter(({ level }) => level === 'blocker');
+  const stands = Object.keys(STAND_NAMES) as Stand[];
   return (
     <section className={`${panel['panel']} ${styles['leave']}`} aria-labelledby="leave-title">
       <h2 id="leave-title" className={panel['title']}>
@@ -23,18 +38,42 @@ export function BeforeLeave({ derived, onGo }: Props) {
       {/* The list scrolls, so it takes focus for the keyboard. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
       <div className={styles['lists']} tabIndex={0} role="group" aria-label="What is left to do">
-        {derived.checks.length === 0 && (
+        {items.length === 0 && (
           <p className={styles['clear']}>
             Nothing is open. A return trip costs more than this look did.
           </p>
         )}
-        <List title="These hold the report back" issues={blockers} jobId={jobId} onGo={onGo} />
         <List
-          title="Worth a minute while you are here"
-          issues={warnings}
-          jobId={jobId}
+          title="These hold the report back"
+          items={blockers}
+          derived={derived}
           onGo={onGo}
+          isStandNamed
         />
+        {stands.map((stand) => (
+          <List
+            key={stand}
+            title={STAND_NAMES[stand]}
+            items={items.filter((item) => item.stand === stand && item.level !== 'blocker')}
+            derived={derived}
+            onGo={onGo}
+          />
+        ))}
+        {ticked.length > 0 && (
+          <>
+            <h3>
+              Cleared <b>{ticked.length}</b>
+            </h3>
+            <ul className={styles['ticked']} aria-live="polite">
+              {ticked.map((item) => (
+                <li key={item.key}>
+                  <Check size={18} aria-hidden="true" /> {item.message}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        <Leaving derived={derived} blockers={blockers} onLeave={onLeave} />
       </div>
     </section>
   );
@@ -42,41 +81,46 @@ export function BeforeLeave({ derived, onGo }: Props) {
 
 function List({
   title,
-  issues,
-  jobId,
+  items,
+  derived,
   onGo,
+  isStandNamed = false,
 }: {
   readonly title: string;
-  readonly issues: readonly Issue[];
-  readonly jobId: string;
+  readonly items: readonly ToClear[];
+  readonly derived: Derived;
   readonly onGo: Props['onGo'];
+  readonly isStandNamed?: boolean;
 }) {
-  if (issues.length === 0) return null;
+  if (items.length === 0) return null;
   return (
     <>
       <h3>
-        {title} <b>{issues.length}</b>
+        {title} <b>{items.length}</b>
       </h3>
       <ul>
-        {issues.map((issue) => {
-          const { stage, runId, entryId } = placeOfIssue(issue);
+        {items.map((item) => {
+          const { stage, runId, entryId } = placeOfIssue(item);
           return (
-            <li key={`${issue.code} ${issue.message}`} data-level={issue.level}>
+            <li key={item.key} data-level={item.level}>
               <p>
-                <strong>{issue.action}</strong>
-                <span>{issue.message}</span>
+                <strong>{item.action}</strong>
+                <span>
+                  {isStandNamed ? `${STAND_NAMES[item.stand]}. ` : ''}
+                  {item.message}
+                </span>
               </p>
-              {runId !== null && (
+              {(runId !== null || stage !== 'scope') && (
                 <a
-                  href={hrefOfIssue(jobId, issue)}
+                  href={hrefOfIssue(derived.inspection.job.id, item)}
                   onClick={(event) => {
-                    if (stage !== 'scope') return;
+                    if (stage !== 'scope' || runId === null) return;
                     event.preventDefault();
                     onGo(runId, entryId);
                   }}
                 >
                   Take me there
-                  <span className="hidden-visually">: {issue.action}</span>
+                  <span className="hidden-visually">: {item.action}</span>
                 </a>
               )}
             </li>
@@ -84,5 +128,52 @@ function List({
         })}
       </ul>
     </>
+  );
+}
+
+/** Leaving the site: at once when nothing holds the report back, else only with a reason. */
+function Leaving({
+  derived,
+  blockers,
+  onLeave,
+}: {
+  readonly derived: Derived;
+  readonly blockers: readonly ToClear[];
+  readonly onLeave: Props['onLeave'];
+}) {
+  const [reason, setReason] = useState('');
+  const [isAsked, setAsked] = useState(false);
+  const left = lastLeaving(derived.inspection.decisions);
+  const isHeld = blockers.length > 0;
+  if (left) {
+    return (
+      <p className={styles['left']} role="status">
+        The site was left at {left.at.slice(11, 16)}
+        {left.reason === '' ? '.' : ` with open points: “${left.reason}”. The report says so.`}
+      </p>
+    );
+  }
+  return (
+    <form
+      className={styles['leaving']}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isHeld && reason.trim() === '') return setAsked(true);
+        onLeave(isHeld ? reason.trim() : '', blockers);
+      }}
+    >
+      {isHeld && (
+        <label>
+          Why leave with {blockers.length === 1 ? 'one point' : `${blockers.length} points`} open?
+          <input value={reason} onChange={(event) => setReason(event.target.value)} />
+        </label>
+      )}
+      {isAsked && reason.trim() === '' && (
+        <p role="alert">
+          Say why: the report states it as a limit. Or clear what holds the report back.
+        </p>
+      )}
+      <button type="submit">Leave the site</button>
+    </form>
   );
 }

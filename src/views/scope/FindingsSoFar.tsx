@@ -17,7 +17,10 @@ type Props = {
 /** What the log says so far: the verdict as it stands, and each finding with why. */
 export function FindingsSoFar({ derived, selected, onSelect }: Props) {
   const chosen = useRef<HTMLLIElement>(null);
-  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest' }), [selected]);
+  useEffect(() => {
+    // Newer browsers answer with a promise, which is no clean-up.
+    void chosen.current?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
   const { coverage } = derived.lateral;
   const unreached =
     coverage.unreachedFt === null ? 'not known' : `${sayFt(coverage.unreachedFt)} ft`;

@@ -1,5 +1,6 @@
 import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
+import { listToClear, type ToClear } from '#core/judge/to-clear';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
@@ -9,6 +10,7 @@ import { useLight } from '../shared/useLight';
 import { BeforeLeave } from './BeforeLeave';
 import { CalloutLine } from './CalloutLine';
 import { FindingsSoFar } from './FindingsSoFar';
+import { leavingOf } from './leaving';
 import { LogList } from './LogList';
 import { PictureSide } from './PictureSide';
 import { RunSetup } from './RunSetup';
@@ -43,6 +45,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
+  const [view, setView] = useState<View>('tape');
   useEffect(() => {
     // Site sends here with the access it chose, to set up a run from it.
     const query = new URLSearchParams(window.location.search);
@@ -51,6 +54,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     const wanted = stored.runs.find(({ id }) => id === query.get('run'));
     if (wanted) showRun(wanted);
     if (query.has('entry')) setChosenId(query.get('entry'));
+    if (query.get('view') === 'leave') setView('leave');
   }, [stored, showRun]);
   const endSetUp = () => {
     setSettingUp(false);
@@ -59,7 +63,6 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     url.searchParams.delete('access');
     window.history.replaceState(null, '', url);
   };
-  const [view, setView] = useState<View>('tape');
   const [selected, setSelected] = useState<number | null>(null);
   const [line, setLine] = useState('');
   const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords);
@@ -79,6 +82,10 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     if (wanted) showRun(wanted);
     setChosenId(entryId);
     setView('tape');
+  };
+  const leave = (reason: string, open: readonly ToClear[]) => {
+    const decision = leavingOf(reason, open, new Date());
+    job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
   };
   const standing = scope.axis?.log.standing ?? [];
   // A correction takes the place of what was chosen.
@@ -172,7 +179,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 onStill={(...taken) => void addStill(...taken)}
               />
               <div className={styles['middle']}>
-                <ViewSwitch view={view} onView={setView} left={scope.derived.checks.length} />
+                <ViewSwitch view={view} onView={setView} left={listToClear(scope.derived).length} />
                 {(view === 'tape' || view === 'picture') && (
                   <Tape
                     scope={scope}
@@ -197,7 +204,9 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
                 {view === 'findings' && (
                   <FindingsSoFar derived={scope.derived} selected={selected} onSelect={select} />
                 )}
-                {view === 'leave' && <BeforeLeave derived={scope.derived} onGo={goTo} />}
+                {view === 'leave' && (
+                  <BeforeLeave derived={scope.derived} onGo={goTo} onLeave={leave} />
+                )}
               </div>
               <RunState
                 scope={scope}

@@ -7,6 +7,10 @@ import { parseCallout } from '#core/callout/parse';
 import { sayEntry } from '#core/log/say-entry';
 import { type Preferences, preferencesSchema } from '#core/site/equipment';
 import { sendJson } from '../shared/api';
+import { Exchange } from './Exchange';
+import { fromFields, type JudgementFields, toFields } from './judgement-fields';
+import { JudgementPart } from './JudgementPart';
+import { Labelled } from './Labelled';
 import { Troubles } from '../shared/Fields';
 import { sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
@@ -14,9 +18,20 @@ import { useReady } from '../shared/useReady';
 import styles from './SettingsScreen.module.css';
 
 type Skid = { readonly name: string };
-type Fields = Omit<Preferences, 'equipment'> & {
+export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement'> & {
   equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
+  judgement: JudgementFields;
 };
+
+const fieldsOf = (preferences: Preferences): SettingsFields => ({
+  ownWords: [...preferences.ownWords],
+  equipment: {
+    ...preferences.equipment,
+    heads: [...preferences.equipment.heads],
+    skids: preferences.equipment.skids.map((name) => ({ name })),
+  },
+  judgement: toFields(preferences.judgement),
+});
 
 const LABELS = {
   'equipment.rodFt': 'Length of the rod',
@@ -33,33 +48,28 @@ function sayReading(means: string): string {
     : 'Chert does not know this one';
 }
 
-/** The rig and the inspector's own words: set once, used by every job. */
+/** The rig, the inspector's own words and how jobs are judged: set once, used by every job. */
 export function SettingsScreen({ preferences }: { readonly preferences: Preferences }) {
   const ready = useReady();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [isKept, setKept] = useState(false);
-  const { register, control, handleSubmit } = useForm<Fields>({
-    defaultValues: {
-      ownWords: [...preferences.ownWords],
-      equipment: {
-        ...preferences.equipment,
-        heads: [...preferences.equipment.heads],
-        skids: preferences.equipment.skids.map((name) => ({ name })),
-      },
-    },
+  const [stored, setStored] = useState(preferences);
+  const { register, control, handleSubmit, reset } = useForm<SettingsFields>({
+    defaultValues: fieldsOf(preferences),
   });
   const heads = useFieldArray({ control, name: 'equipment.heads' as never });
   const skids = useFieldArray({ control, name: 'equipment.skids' });
   const words = useFieldArray({ control, name: 'ownWords' as never });
   const saidWords = useWatch({ control, name: 'ownWords' });
 
-  const save = handleSubmit(async ({ ownWords, equipment }) => {
+  const save = handleSubmit(async ({ ownWords, equipment, judgement }) => {
     const wanted = {
       ownWords: ownWords.filter(({ says, means }) => says.trim() !== '' || means.trim() !== ''),
       equipment: {
         ...equipment,
         skids: equipment.skids.map(({ name }) => name.trim()).filter((name) => name !== ''),
       },
+      judgement: fromFields(judgement),
     };
     const { error } = preferencesSchema.validate(wanted, VALIDATION);
     setKept(false);
@@ -68,6 +78,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
     if (sent.state === 'ok') {
       setTrouble([]);
       setKept(true);
+      setStored(wanted);
     } else {
       const message = sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing you typed is lost; try again.'; // prettier-ignore
       setTrouble([message]);
@@ -143,6 +154,16 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
           ))}
           <Add onClick={() => words.append({ says: '', means: '' } as never)}>Add a word</Add>
         </section>
+        <JudgementPart register={register} />
+        <Exchange
+          kept={stored}
+          onTrouble={setTrouble}
+          onRead={(read) => {
+            reset(fieldsOf(read));
+            setTrouble([]);
+            setKept(false);
+          }}
+        />
         <Troubles list={trouble} />
         <div className={styles['row']}>
           <button className={form['act']} type="submit">
@@ -152,20 +173,6 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
         </div>
       </fieldset>
     </form>
-  );
-}
-
-function Labelled(props: {
-  readonly label: string;
-  readonly hint?: string;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <label className={styles['labelled']}>
-      <span>{props.label}</span>
-      {props.children}
-      {props.hint && <em>{props.hint}</em>}
-    </label>
   );
 }
 

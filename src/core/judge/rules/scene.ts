@@ -74,12 +74,12 @@ export function findingsOf(scene: Scene, ...kinds: readonly FindingKind[]): Find
 }
 
 /** The line that something is on. */
-export function lineOf({ laterals }: Scene, lineId: string): Lateral {
+export function lineOf({ laterals }: Pick<Scene, 'laterals'>, lineId: string): Lateral {
   return laterals.find((lateral) => lateral.lineId === lineId)!;
 }
 
 /** The pipe at the middle of a finding; `null` in the riser, or where nothing was reached. */
-export function pipeAt(scene: Scene, finding: Finding): Segment | null {
+export function pipeAt(scene: Pick<Scene, 'laterals'>, finding: Finding): Segment | null {
   if (finding.inRiser) return null;
   const lateral = lineOf(scene, finding.lineId);
   const segments = finding.placed

@@ -6,6 +6,7 @@ import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
 import { listJobs } from '#server/jobs';
+import { loadPreferences } from '#server/preferences';
 
 /** Books a job. */
 export const POST = endpoint(async ({ request }) => {
@@ -13,7 +14,7 @@ export const POST = endpoint(async ({ request }) => {
   if (!booking.ok) throw refuseFaults(booking.faults);
   const outcome = storeInspection(
     database(),
-    startInspection(booking.value),
+    startInspection(booking.value, loadPreferences(database()).judgement),
     new Date().toISOString(),
   );
   if (outcome === 'conflict') throw refuseConflict('job');

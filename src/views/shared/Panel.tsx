@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import styles from './Lateral.module.css';
+import styles from './Panel.module.css';
 
 type Props = {
   readonly id: string;

@@ -1,0 +1,42 @@
+import type { Inspection } from '#core/job/inspection';
+import type { FactsChange } from '#core/job/facts';
+import { THRESHOLD_KEYS, THRESHOLD_TABLE } from '#core/judge/severity/thresholds';
+import type { Preferences } from '#core/site/equipment';
+import styles from './Findings.module.css';
+
+type Props = {
+  readonly inspection: Inspection;
+  readonly preferences: Preferences;
+  readonly onSettings: (settings: NonNullable<FactsChange['settings']>) => void;
+};
+
+/** Where this job's numbers differ from Chert's, and the way to take over the inspector's of today. */
+export function JobThresholds({ inspection, preferences, onSettings }: Props) {
+  const own = inspection.settings.thresholds ?? {};
+  const differing = THRESHOLD_KEYS.filter((key) => own[key] !== undefined);
+  const mine = preferences.judgement?.settings.thresholds ?? {};
+  const isMine = JSON.stringify(Object.entries(mine).sort()) === JSON.stringify(Object.entries(own).sort()); // prettier-ignore
+  return (
+    <div className={styles['thresholds']}>
+      {differing.length === 0 ? (
+        <p className={styles['hint']}>By Chert’s own thresholds.</p>
+      ) : (
+        <ul>
+          {differing.map((key) => (
+            <li key={key}>
+              {THRESHOLD_TABLE[key][2]}: <b>{own[key]}</b> (Chert: {THRESHOLD_TABLE[key][0]})
+            </li>
+          ))}
+        </ul>
+      )}
+      {!isMine && (
+        <button type="button" onClick={() => onSettings({ thresholds: mine })}>
+          Judge this job by my settings of today
+        </button>
+      )}
+      <p>
+        <a href="/settings">Change my settings</a>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { cautionsOfWork } from '#core/cautions';
+import type { Derived } from '#core/derive';
+import { sayWholeLine } from '#core/report/whole-line';
+import styles from './Findings.module.css';
+
+/** What is said of the job as a whole: old and new pipe, remarks, advice, and what may still change it. */
+export function WholeJob({ derived }: { readonly derived: Derived }) {
+  const { remarks, advice, provisos, suspicions } = derived;
+  const seen = [...sayWholeLine(derived), ...remarks.map(({ text }) => text)];
+  const unsure = [
+    ...provisos.map(({ text, settledBy }) => `${text} To settle it: ${settledBy}.`),
+    ...new Set(suspicions.map(({ text, settledBy }) => `${sentence(text)} To settle it: ${settledBy}.`)),
+  ];
+  return (
+    <div className={styles['whole']}>
+      <List items={seen} />
+      <List title="To advise" items={advice.map(({ text }) => text)} />
+      <List title="May still change" items={unsure} />
+      <List title="Cautions" items={cautionsOfWork(derived).map(({ text }) => text)} />
+    </div>
+  );
+} // prettier-ignore
+
+const sentence = (text: string) =>
+  `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/\.$/, '')}.`;
+
+function List({ title, items }: { readonly title?: string; readonly items: readonly string[] }) {
+  if (items.length === 0) return null;
+  return (
+    <>
+      {title && <h3>{title}</h3>}
+      <ul>
+        {items.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { sayFt, sayIn, sayPercent } from '#core/base/numbers';
+import type { Finding } from '#core/judge/finding';
+import type { Rejudged } from '#core/judge/compare';
+import { RULES } from '#core/judge/rules/index';
+import { nameDefect, nameFinding, nameMaterial, nameZone } from '#core/log/say-entry';
+import { ACTION_WORDS } from '#core/report/words';
+
+/** Where a finding lies, short. */
+export function sayPlace({ span, placed, inRiser }: Finding): string {
+  if (inRiser) return 'in the riser';
+  if (!placed) return 'not placed';
+  return span.toFt - span.fromFt < 0.05
+    ? `at ${sayFt(span.fromFt)} ft`
+    : `${sayFt(span.fromFt)} to ${sayFt(span.toFt)} ft`;
+}
+
+/** What is known of a finding, as rows of name and value. */
+export function sayFacts(finding: Finding): (readonly [string, string])[] {
+  const { facts, clock, locus, zone } = finding;
+  const size: (readonly [string, string | null])[] = [
+    ['Depth', facts.depthIn === null ? null : `${sayIn(facts.depthIn)} in`],
+    ['Fill', facts.fillRatio === null ? null : `${sayPercent(facts.fillRatio)} of the bore`],
+    ['Share', facts.extentRatio === null ? null : sayPercent(facts.extentRatio)],
+    ['Offset', facts.offsetIn === null ? null : `${sayIn(facts.offsetIn)} in`],
+    ['Gap', facts.gapIn === null ? null : `${sayIn(facts.gapIn)} in`],
+    ['Lip', facts.lipIn === null ? null : `${sayIn(facts.lipIn)} in`],
+    ['Form', facts.form?.replace(/-/g, ' ') ?? null],
+    ['Length', facts.lengthFt === null || facts.lengthFt < 0.05 ? null : `${sayFt(facts.lengthFt)} ft`],
+    ['Clock', clock ? (clock.from === clock.to ? `${clock.from}` : `${clock.from} to ${clock.to}`) : null],
+    ['Comes in at', locus],
+    ['Holds debris', facts.holdsDebris ? 'yes' : null],
+    ['Soil visible', facts.soilVisible ? 'yes' : null],
+    ['Lies under', zone ? nameZone(zone).toLowerCase() : null],
+    ['Side', finding.placed ? finding.responsibleSide : null],
+    ['Place', finding.placed ? `${sayPlace(finding)} ±${sayFt(finding.sigmaFt)}` : sayPlace(finding)],
+    ['Seen in', finding.runIds.join(', ') || null],
+  ];
+  return size.filter((row): row is readonly [string, string] => row[1] !== null);
+} // prettier-ignore
+
+const BECAUSE = new Map(RULES.map(({ id, when, because }) => [id, { when, because }]));
+
+/** Why a rule says what it says; `null` for what the severity table says by itself. */
+export const becauseOfRule = (rule: string) => BECAUSE.get(rule) ?? null;
+
+/** What became of a finding, in a sentence. */
+export function sayRejudged(change: Rejudged): string {
+  const name = `Finding ${change.number}, ${nameFinding(change.kind).toLowerCase()} at ${sayFt(change.atFt)} ft`;
+  if (change.change === 'new') return `${name}: new.`;
+  if (change.change === 'gone') return `${name}: gone.`;
+  const parts: string[] = [];
+  if (change.material) parts.push(`${nameMaterial(change.material[0] as never)} → ${nameMaterial(change.material[1] as never)}`); // prettier-ignore
+  if (change.severity) parts.push(`${change.severity[0]} → ${change.severity[1]}`);
+  if (change.action)
+    parts.push(`${ACTION_WORDS[change.action[0]]} → ${ACTION_WORDS[change.action[1]]}`);
+  if (change.provisional)
+    parts.push(change.provisional[1] ? 'now provisional' : 'no longer provisional');
+  if (parts.length === 0) parts.push('other advice');
+  return `${name}: ${parts.join(', ')}.`;
+}
+
+/** Whether a finding waits for the inspector: not looked at yet, or changed since. */
+export const isOpen = ({ review, stale }: Finding) => review === null || stale.length > 0;
+
+/** The name of a cause: a defect's in the trade's words, else as it stands. */
+export const nameCause = (cause: string) =>
+  cause === 'belly' ? 'Belly' : nameDefect(cause as never);

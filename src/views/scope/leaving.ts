@@ -1,0 +1,15 @@
+import { ulid } from 'ulid';
+import type { Decision } from '#core/job/inspection';
+import type { ToClear } from '#core/judge/to-clear';
+import { localInstant } from '../shared/time';
+
+/** The decision that the site was left, with what was open then and why. */
+export function leavingOf(reason: string, open: readonly ToClear[], now: Date): Decision {
+  return {
+    id: ulid(),
+    kind: 'left-site',
+    reason,
+    at: localInstant(now),
+    open: open.map(({ code, message }) => ({ code, message })),
+  };
+}
