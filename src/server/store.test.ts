@@ -126,6 +126,7 @@ describe('the store', () => {
       ['27 Tern Street', 1, 4],
       ['3 Quarry Lane', 0, 3],
       ['14 Alder Bend', 0, 5],
+      ['9 Sedge Lane', 0, 7],
       ['27 Heron Court', 1, 6],
       ['88 Mill Street', 0, 7],
     ]);

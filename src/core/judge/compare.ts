@@ -45,7 +45,8 @@ function whole(finding: Finding, change: 'new' | 'gone'): Rejudged {
 
 /**
  * Tells what changed from one judgement to another, finding by finding in the order of the second;
- * what is gone comes last. A finding that only moved, or gained a still, did not change.
+ * what is gone comes last. A finding that only moved, gained a still, or lies in
+ * pipe of another name that is judged alike, did not change.
  */
 export function compareJudgements(
   before: Pick<Derived, 'findings'>,
@@ -63,7 +64,7 @@ export function compareJudgements(
     const material = pair(old.material as string, finding.material as string);
     const advice = fresh(old.advice, finding.advice);
     const because = fresh(old.because, finding.because);
-    if (!severity && !action && !provisional && !material && advice.length === 0) return [];
+    if (!severity && !action && !provisional && advice.length === 0) return [];
     return [
       { number, kind, lineId, atFt: span.fromFt, change: 'other', severity, action, provisional, material, because, advice },
     ];

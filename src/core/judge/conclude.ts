@@ -3,12 +3,13 @@ import { segmentAt, sideAt } from '../lateral/segments';
 import { adviseByAction } from './advise';
 import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
-import type { Cause, Finding, Proviso, Suspicion } from './finding';
-import type { Action, Reason } from './grade';
+import type { Finding, Proviso, Suspicion } from './finding';
+import type { Reason } from './grade';
 import { numberMade } from './numbering';
-import type { Asked, Concluded, MadeFinding } from './rules/conclusion';
+import { type Asked, type Concluded, type MadeFinding, pick } from './rules/conclusion';
 import type { Rule } from './rules/rule';
 import { lineOf, type Scene } from './rules/scene';
+import { settleAction } from './settle';
 
 /** Something to ask, with the rule that needs to know. */
 export type Question = Omit<Asked, 'kind'> & { readonly rule: string; readonly on: string | null };
@@ -36,12 +37,6 @@ function conclude(scene: Scene, rules: readonly Rule[]): Concluded[] {
     );
 }
 
-type Of<K extends Concluded['kind']> = Extract<Concluded, { readonly kind: K }>;
-
-function pick<K extends Concluded['kind']>(all: readonly Concluded[], kind: K): Of<K>[] {
-  return all.filter((one): one is Of<K> => one.kind === kind);
-}
-
 const said = ({ rule, text }: Reason): Reason => ({ rule, text });
 
 /** One of each: the same words by the same rule are said once. */
@@ -53,42 +48,15 @@ function once<T>(items: readonly T[]): T[] {
   });
 }
 
-/** Actions from the one that asks least to the one that asks most. */
-const WEIGHT: Record<Action, number> = { none: 0, monitor: 1, upkeep: 2, 'look-again': 3, repair: 4, urgent: 5 }; // prettier-ignore
-
-/** The action of a finding once rules have spoken, with the reasons that changed it. */
-function settleAction(finding: Finding, all: readonly Concluded[], causes: readonly Cause[]) {
-  if (finding.ourDoing || finding.action === 'urgent') return { action: finding.action, why: [] };
-  const raised = pick(all, 'action')
-    .filter(({ action }) => finding.action !== 'look-again' && WEIGHT[action] > WEIGHT[finding.action])
-    .sort((a, b) => WEIGHT[b.action] - WEIGHT[a.action])[0];
-  if (causes.length > 1 && finding.action !== 'look-again') {
-    const names = causes.map(({ cause }) => cause).join(', ');
-    const text = `more than one cause is possible (${names}): look again before deciding`;
-    return { action: 'look-again' as const, why: [{ rule: 'causes-compete', text }] };
-  }
-  if (raised) return { action: raised.action, why: [said(raised)] };
-  const [none] = pick(all, 'no-action');
-  if (none && finding.action === 'monitor') return { action: 'none' as const, why: [said(none)] };
-  return { action: finding.action, why: [] };
-} // prettier-ignore
-
-/** Lays what rules concluded about a finding over it. */
+/** Lays what rules concluded about a finding over it. Its action and causes are settled already. */
 function layOver(finding: Finding, all: readonly Concluded[]): Finding {
-  const causes = once(
-    pick(all, 'cause').map(({ cause, settledBy }): Cause => ({ cause, settledBy })),
-  ).filter(({ cause }, index, list) => list.findIndex((one) => one.cause === cause) === index);
-  const { action, why } = settleAction(finding, all, causes);
   const provisos = once([
     ...finding.provisos,
     ...pick(all, 'proviso').map(({ rule, text, settledBy }) => ({ rule, text, settledBy })),
   ]);
   const judged: Finding = {
     ...finding,
-    action,
-    computed: { severity: finding.severity, action },
-    because: once([...finding.because, ...pick(all, 'reason').map(said), ...why]),
-    causes,
+    because: once([...finding.because, ...pick(all, 'reason').map(said)]),
     suspicions: once(
       pick(all, 'suspicion').map(({ rule, text, defect, settledBy }) => ({
         rule,
@@ -110,13 +78,8 @@ export function withAdvice(finding: Finding, more: readonly Reason[]): Finding {
   return { ...finding, advice: once([first, ...rest]) };
 }
 
-/** Asks every rule about the scene and lays what they conclude over the findings. */
-export function concludeAll(
-  scene: Scene,
-  rules: readonly Rule[],
-  settings: Settings,
-): Judgement {
-  const all = conclude(scene, rules);
+/** Conclusions by the finding that they are about. */
+function groupByFinding(all: readonly Concluded[]): (id: string) => readonly Concluded[] {
   const about = new Map<string, Concluded[]>();
   for (const one of all) {
     if (one.kind === 'finding' || one.on === null) continue;
@@ -124,13 +87,33 @@ export function concludeAll(
     if (list) list.push(one);
     else about.set(one.on, [one]);
   }
-  const none: readonly Concluded[] = [];
+  return (id) => about.get(id) ?? [];
+}
+
+/**
+ * Asks every rule about the scene and lays what they conclude over the findings.
+ *
+ * They are asked twice: once for what changes an action (causes that compete, a call for more, a reason
+ * for none), and then, with every action settled, for all that follows from it.
+ */
+export function concludeAll(
+  graded: Scene,
+  rules: readonly Rule[],
+  settings: Settings,
+): Judgement {
+  const turning = groupByFinding(conclude(graded, rules));
+  const scene: Scene = {
+    ...graded,
+    findings: graded.findings.map((finding) => settleAction(finding, turning(finding.id))),
+  };
+  const all = conclude(scene, rules);
+  const about = groupByFinding(all);
   const onJob = all.filter((one) => one.kind === 'finding' || one.on === null);
   const made = pick(all, 'finding');
   const numbers = numberMade(scene, made);
   return {
     findings: stopForUtility([
-      ...scene.findings.map((finding) => layOver(finding, about.get(finding.id) ?? none)),
+      ...scene.findings.map((finding) => layOver(finding, about(finding.id))),
       ...made.map((one, index) => makeFinding(scene, one, numbers[index]!, settings)),
     ]),
     remarks: once(pick(onJob, 'reason').map(said)),

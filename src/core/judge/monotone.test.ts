@@ -20,7 +20,7 @@ const anyDefect: fc.Arbitrary<Said> = fc
     kind: fc.constant('defect' as const),
     defect: fc.constantFrom(...DEFECTS),
     readingFt: feet,
-    lengthFt: maybe(fc.integer({ min: 1, max: 15 })),
+    toReadingFt: maybe(feet),
     fillRatio: maybe(share),
     extentRatio: maybe(share),
     offsetIn: maybe(share),

@@ -32,15 +32,31 @@ function sightingsOf(axis: RunAxis): DefectSighting[] {
   }));
 }
 
+/** Whether one sighting only repeats another: the same sizes and marks, whenever and by whichever pass. */
+function saysTheSame(a: DefectSighting, b: DefectSighting): boolean {
+  const said = ({ stretch: { entry } }: DefectSighting) => {
+    const {
+      id: _id,
+      at: _at,
+      pass: _pass,
+      replaces: _replaces,
+      photoIds: _photos,
+      ...facts
+    } = entry;
+    return JSON.stringify(Object.entries(facts).sort());
+  };
+  return said(a) === said(b);
+}
+
 /** Every defect of a line as groups of sightings of one thing. Unplaced runs merge with nothing. */
 export function groupDefects(lateral: Lateral, settings: Settings): DefectSighting[][] {
   const compatible = (a: DefectSighting, b: DefectSighting) =>
     a.stretch.entry.defect === b.stretch.entry.defect && arcsCompatible(a.clock, b.clock);
   const placed = lateral.axes.flatMap(sightingsOf);
   return [
-    ...mergeSightings(placed, settings.mergeFt, compatible),
+    ...mergeSightings(placed, settings.mergeFt, compatible, saysTheSame),
     ...lateral.unplaced.flatMap((axis) =>
-      mergeSightings(sightingsOf(axis), settings.mergeFt, compatible),
+      mergeSightings(sightingsOf(axis), settings.mergeFt, compatible, saysTheSame),
     ),
   ];
 }

@@ -8,12 +8,14 @@ import { apartFt, bondsOf, compareText, isNear, isTorn, type Sighting } from './
  *
  * @param withinFt how far apart two passes of one run may read one thing, feet.
  * @param compatible whether two sightings can be one thing (kind, clock, what they assert).
+ * @param same whether two sightings say the same: of two as near, the one that repeats is the one meant.
  * @returns groups in order of station; a sighting that matches nothing is a group of one.
  */
 export function mergeSightings<S extends Sighting>(
   sightings: readonly S[],
   withinFt: number,
   compatible: (a: S, b: S) => boolean,
+  same: (a: S, b: S) => boolean = () => false,
 ): S[][] {
   const sorted = [...sightings].sort(
     (a, b) =>
@@ -28,9 +30,9 @@ export function mergeSightings<S extends Sighting>(
   for (const runId of [...runs.keys()].sort()) {
     let ofRun: S[][] = [];
     for (const pass of groupBy(runs.get(runId)!, (sighting) => sighting.pass).values()) {
-      ofRun = matchInto(ofRun, bindAlike(pass), withinFt, fits);
+      ofRun = matchInto(ofRun, bindAlike(pass), withinFt, fits, same);
     }
-    groups = matchInto(groups, ofRun, withinFt, fits);
+    groups = matchInto(groups, ofRun, withinFt, fits, same);
   }
   return groups.sort((a, b) => a[0]!.span.fromFt - b[0]!.span.fromFt);
 }
@@ -66,6 +68,7 @@ function matchInto<S extends Sighting>(
   incoming: readonly S[][],
   withinFt: number,
   compatible: (a: S, b: S) => boolean,
+  same: (a: S, b: S) => boolean,
 ): S[][] {
   if (groups.length === 0) return [...incoming];
   if (incoming.length === 0) return [...groups];
@@ -94,7 +97,11 @@ function matchInto<S extends Sighting>(
           );
         }).map((near) => ({ ...near, item: index })),
   );
-  candidates.sort((a, b) => a.feet - b.feet || a.item - b.item || a.group - b.group);
+  const other = ({ group, item }: (typeof candidates)[number]) =>
+    same(sorted[group]![0]!, items[item]![0]!) ? 0 : 1;
+  candidates.sort(
+    (a, b) => a.feet - b.feet || other(a) - other(b) || a.item - b.item || a.group - b.group,
+  );
   for (const { group, item } of candidates) matches.offer(group, item);
   const merged = sorted.map((group, index) => {
     const item = matches.itemOf(index);

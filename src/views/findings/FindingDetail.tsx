@@ -59,9 +59,12 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
         <Review
           key={finding.id}
           finding={finding}
-          onReview={(verdict, why) =>
-            onDo(`finding ${number} was ${verdict}`, () => actions.review(finding, verdict, why))
-          }
+          onReview={(verdict, why) => {
+            const act = () => actions.review(finding, verdict, why);
+            // To confirm changes nothing that is to be told.
+            if (verdict === 'confirmed') act();
+            else onDo(`finding ${number} was dismissed`, act);
+          }}
           onTakeBack={() => actions.takeBack(finding, 'review-finding')}
           onNext={onNext}
         />

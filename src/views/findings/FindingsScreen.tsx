@@ -78,7 +78,7 @@ export function FindingsScreen({ inspection: stored, preferences, light: storedL
     onGrade: setAsked,
     onConfirm: () => {
       if (!selected || selected.review) return;
-      onDo(`finding ${selected.number} was confirmed`, () => actions.review(selected, 'confirmed', '')); // prettier-ignore
+      actions.review(selected, 'confirmed', '');
     },
     onNext: next,
     onHelp: () => setHelped((now) => !now),

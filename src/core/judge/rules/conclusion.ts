@@ -67,6 +67,14 @@ export type MadeFinding = {
 /** A conclusion with the rule that came to it. */
 export type Concluded = Conclusion & { readonly rule: string };
 
+/** The conclusions of one kind. */
+export function pick<K extends Concluded['kind']>(
+  all: readonly Concluded[],
+  kind: K,
+): Extract<Concluded, { readonly kind: K }>[] {
+  return all.filter((one): one is Extract<Concluded, { readonly kind: K }> => one.kind === kind);
+}
+
 export const reason = (on: Finding | null, text: string): Conclusion => ({
   kind: 'reason',
   on: on?.id ?? null,
