@@ -11,6 +11,7 @@ const PAGES = [
   '/jobs/demo-heron-court/scope',
   '/jobs/demo-mill-street/scope',
   '/jobs/demo-tern-street/lateral',
+  '/jobs/demo-sedge-lane/findings',
   '/jobs/demo-mill-street/lateral',
   '/jobs/demo-heron-court/report',
   '/nowhere',
