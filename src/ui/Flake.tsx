@@ -16,7 +16,7 @@ export function Flake({
   return (
     <svg className={styles['flake']} viewBox="0 0 30 30" width="30" height="30" aria-hidden="true">
       <polygon className={styles[severity]} points={points} />
-      <text x="15" y="19.5" textAnchor="middle">
+      <text x="15" y="19.5" textAnchor="middle" data-long={number > 99}>
         {number}
       </text>
     </svg>

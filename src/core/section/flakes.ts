@@ -18,7 +18,8 @@ const SHAPE: Record<Severity, { readonly facets: number; readonly radius: number
  * same finding is the same stone on every screen.
  */
 export function flakeOutline(severity: Severity, number: number, center: Point): Point[] {
-  const { facets, radius } = SHAPE[severity];
+  const { facets } = SHAPE[severity];
+  const radius = flakeRadius(severity, number);
   return Array.from({ length: facets }, (_, index) => {
     const chip = Math.sin(number * 12.9898 + index * 78.233);
     const angle = ((index + 0.12 * chip) / facets) * 2 * Math.PI - Math.PI / 2 - Math.PI / facets;
@@ -27,9 +28,13 @@ export function flakeOutline(severity: Severity, number: number, center: Point):
   });
 }
 
+/** A number of three figures needs this much room, drawing units. */
+const ROOM_FOR_THREE = 12;
+
 /** How large a flake of this grade is drawn, drawing units from its middle. */
-export function flakeRadius(severity: Severity): number {
-  return SHAPE[severity].radius;
+export function flakeRadius(severity: Severity, number: number): number {
+  const { radius } = SHAPE[severity];
+  return number > 99 ? Math.max(radius, ROOM_FOR_THREE) : radius;
 }
 
 export type PlacedFlake = {
@@ -79,7 +84,10 @@ export function placeFlakes(
     const near = neighboursOf(placed, x);
     const isFree = (spot: Point) =>
       near.every(({ center, finding: other }) => {
-        const room = flakeRadius(other.severity) + flakeRadius(finding.severity) + 2;
+        const room =
+          flakeRadius(other.severity, other.number) +
+          flakeRadius(finding.severity, finding.number) +
+          2;
         return Math.hypot(center.x - spot.x, center.y - spot.y) >= room;
       });
     placed.push({ finding, center: spots.find(isFree) ?? spots[0]!, foot });
@@ -99,7 +107,7 @@ export function drawFlakes(flakes: readonly PlacedFlake[]): Primitive[] {
     },
     {
       shape: 'text',
-      role: 'flake-label',
+      role: finding.number > 99 ? 'flake-label-long' : 'flake-label',
       at: { x: center.x, y: center.y + 3.8 },
       text: String(finding.number),
       anchor: 'middle',

@@ -44,7 +44,8 @@ export type TextRole =
   | 'line-label'
   | 'main-label'
   | 'scale-label'
-  | 'flake-label';
+  | 'flake-label'
+  | 'flake-label-long';
 
 /** The few shapes that a printer must know. `findingNumber` ties a shape to its finding. */
 export type Primitive =

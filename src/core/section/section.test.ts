@@ -139,7 +139,7 @@ describe('the Section', () => {
     expect([
       ...['slight', 'moderate', 'major', 'failed'].map((s) => facets.get(`flake-${s}` as never)),
     ]).toEqual([4, 5, 6, 8]);
-    expect(flakeRadius('failed')).toBeGreaterThan(flakeRadius('slight'));
+    expect(flakeRadius('failed', 1)).toBeGreaterThan(flakeRadius('slight', 1));
     const centers = flakes.map((one) => {
       const points = one.shape === 'polygon' ? one.points : [];
       return {

@@ -166,7 +166,7 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
         <div>
           <h3>Your word instead</h3>
           <YourWord
-            key={`${finding.id} ${finding.ruling?.decisionId ?? ''}`}
+            key={[finding.id, finding.ruling?.decisionId, finding.computed.severity, finding.computed.action].join(' ')}
             finding={finding}
             asked={asked}
             onKeep={(word) => onDo('your word was kept', () => actions.override(finding, word))}

@@ -46,7 +46,6 @@ export function History({ finding, inspection, logs }: Props) {
           <span>
             {entry.readingFt === null ? 'no reading' : `${entry.readingFt.toFixed(1)} ft`}: {sayWhole(entry)}
             {fallen ? ` (${fallen})` : ''}
-            {entry.note ? ` “${entry.note}”` : ''}
           </span>
         </li>
       ))}

@@ -55,7 +55,7 @@ export function sayRejudged(change: Rejudged): string {
     parts.push(`${ACTION_WORDS[change.action[0]]} → ${ACTION_WORDS[change.action[1]]}`);
   if (change.provisional)
     parts.push(change.provisional[1] ? 'now provisional' : 'no longer provisional');
-  if (parts.length === 0) parts.push('other advice');
+  if (!change.severity && !change.action && !change.provisional) parts.push('other advice');
   return `${name}: ${parts.join(', ')}.`;
 }
 
