@@ -6,7 +6,13 @@ import { factsWithoutSizes } from './facts-of';
 import type { Finding, Proviso, Suspicion } from './finding';
 import type { Reason } from './grade';
 import { numberMade } from './numbering';
-import { type Asked, type Concluded, type MadeFinding, pick } from './rules/conclusion';
+import {
+  type Asked,
+  type Concluded,
+  type Conclusion,
+  type MadeFinding,
+  pick,
+} from './rules/conclusion';
 import type { Rule } from './rules/rule';
 import { lineOf, type Scene } from './rules/scene';
 import { settleAction } from './settle';
@@ -29,42 +35,48 @@ export type Judgement = {
 };
 
 /** Conclusions in an order of their own, whatever order the rules were asked in. */
-function conclude(scene: Scene, rules: readonly Rule[]): Concluded[] {
-  return [...rules]
-    .sort((a, b) => a.number - b.number)
-    .flatMap((rule) =>
-      rule.conclude(scene).map((conclusion): Concluded => ({ ...conclusion, rule: rule.id })),
-    );
+function conclude(
+  scene: Scene,
+  rules: readonly Rule[],
+  isWanted: (conclusion: Conclusion) => boolean = () => true,
+): Concluded[] {
+  const all: Concluded[] = [];
+  for (const { id, conclude: ask } of [...rules].sort((a, b) => a.number - b.number))
+    for (const conclusion of ask(scene))
+      if (isWanted(conclusion)) all.push({ ...conclusion, rule: id });
+  return all;
 }
+
+/** What may turn the action of a finding. */
+const turns = ({ kind }: Conclusion) =>
+  kind === 'cause' || kind === 'action' || kind === 'no-action';
 
 const said = ({ rule, text }: Reason): Reason => ({ rule, text });
 
 /** One of each: the same words by the same rule are said once. */
-function once<T>(items: readonly T[]): T[] {
+function once<T extends { readonly rule: string; readonly text: string }>(
+  items: readonly T[],
+  keyOf: (item: T) => string = ({ rule, text }) => `${rule} ${text}`,
+): readonly T[] {
+  if (items.length < 2) return items;
   const seen = new Set<string>();
   return items.filter((item) => {
-    const key = JSON.stringify(item);
+    const key = keyOf(item);
     return !seen.has(key) && seen.add(key);
   });
 }
 
+const suspect = ({ rule, text, defect, settledBy }: Suspicion): Suspicion => ({ rule, text, defect, settledBy }); // prettier-ignore
+const provide = ({ rule, text, settledBy }: Proviso): Proviso => ({ rule, text, settledBy });
+const byDefect = ({ rule, text, defect }: Suspicion) => `${rule} ${text} ${defect}`;
+
 /** Lays what rules concluded about a finding over it. Its action and causes are settled already. */
 function layOver(finding: Finding, all: readonly Concluded[]): Finding {
-  const provisos = once([
-    ...finding.provisos,
-    ...pick(all, 'proviso').map(({ rule, text, settledBy }) => ({ rule, text, settledBy })),
-  ]);
+  const provisos = once([...finding.provisos, ...pick(all, 'proviso').map(provide)]);
   const judged: Finding = {
     ...finding,
     because: once([...finding.because, ...pick(all, 'reason').map(said)]),
-    suspicions: once(
-      pick(all, 'suspicion').map(({ rule, text, defect, settledBy }) => ({
-        rule,
-        text,
-        defect,
-        settledBy,
-      })),
-    ),
+    suspicions: once(pick(all, 'suspicion').map(suspect), byDefect),
     provisos,
     provisional: provisos.length > 0,
   };
@@ -101,7 +113,7 @@ export function concludeAll(
   rules: readonly Rule[],
   settings: Settings,
 ): Judgement {
-  const turning = groupByFinding(conclude(graded, rules));
+  const turning = groupByFinding(conclude(graded, rules, turns));
   const scene: Scene = {
     ...graded,
     findings: graded.findings.map((finding) => settleAction(finding, turning(finding.id))),
@@ -118,11 +130,12 @@ export function concludeAll(
     ]),
     remarks: once(pick(onJob, 'reason').map(said)),
     advice: once(pick(onJob, 'advice').map(({ rule, text, runIds }) => ({ rule, text, runIds }))),
-    suspicions: once(
-      pick(onJob, 'suspicion').map(({ rule, text, defect, settledBy }) => ({ rule, text, defect, settledBy })),
+    suspicions: once(pick(onJob, 'suspicion').map(suspect), byDefect),
+    provisos: once(pick(onJob, 'proviso').map(provide)),
+    questions: once(
+      pick(all, 'question').map(({ kind: _kind, ...asked }) => asked),
+      ({ rule, on, text, entryIds }) => [rule, on, text, ...entryIds].join(' '),
     ),
-    provisos: once(pick(onJob, 'proviso').map(({ rule, text, settledBy }) => ({ rule, text, settledBy }))),
-    questions: once(pick(all, 'question').map(({ kind: _kind, ...asked }) => asked)),
   };
 } // prettier-ignore
 

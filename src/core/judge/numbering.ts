@@ -53,14 +53,14 @@ export function numberMade(
   { laterals, findings }: Pick<Scene, 'laterals' | 'findings'>,
   made: readonly { readonly entryIds: readonly string[] }[],
 ): number[] {
-  const atMs = new Map<string, number>();
-  for (const { axes, unplaced } of laterals) {
-    for (const { log } of [...axes, ...unplaced]) {
-      for (const entry of log.byId.values()) atMs.set(entry.id, Date.parse(entry.at));
-    }
-  }
+  const logs = laterals.flatMap(({ axes, unplaced }) =>
+    [...axes, ...unplaced].map(({ log }) => log),
+  );
   const sinceMs = ({ entryIds }: { readonly entryIds: readonly string[] }) =>
-    Math.max(-Infinity, ...entryIds.map((id) => atMs.get(id) ?? -Infinity));
+    entryIds.reduce((latest, id) => {
+      const said = logs.map((log) => log.byId.get(id)).find((entry) => entry !== undefined);
+      return said ? Math.max(latest, Date.parse(said.at)) : latest;
+    }, -Infinity);
   const highest = findings.reduce((most, { number }) => Math.max(most, number), 0);
   const firstNumber = HUNDRED * (Math.floor(highest / HUNDRED) + 1) + 1;
   const order = made.map((one, index) => ({ index, sinceMs: sinceMs(one) }));

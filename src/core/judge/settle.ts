@@ -37,6 +37,8 @@ function turn(
 
 /** A finding with its causes, and the action that they and the rules leave it. */
 export function settleAction(finding: Finding, all: readonly Concluded[]): Finding {
+  // Most findings are turned by nothing.
+  if (all.length === 0) return finding;
   const causes = listCauses(all);
   const turned = turn(finding, all, causes);
   const action = turned?.action ?? finding.action;

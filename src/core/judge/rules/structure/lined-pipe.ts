@@ -1,4 +1,5 @@
 import { sayFt } from '../../../base/numbers';
+import type { Segment } from '../../../lateral/segments';
 import { type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { featuresNear, findingsOf, pipeAt } from '../scene';
@@ -14,10 +15,12 @@ export const linedPipe: Rule = {
   then: 'plastic pieces at tees are expected; a tee stays shut until it is reopened',
   because: 'a liner is cured across every side opening and cut open again from inside',
   conclude: (scene) => {
+    const isLined = ({ lined, material }: Segment) => lined || material === 'liner';
+    if (!scene.laterals.some(({ segments }) => segments.some(isLined))) return [];
     const left = findingsOf(scene, 'foreign-object', 'debris')
       .filter((finding) => {
         const pipe = pipeAt(scene, finding);
-        return pipe !== null && (pipe.lined || pipe.material === 'liner');
+        return pipe !== null && isLined(pipe);
       })
       .filter((finding) => finding.placed && featuresNear(scene, finding, AT_TEE_FT).some(isTee))
       .map((finding) => reason(finding, 'pieces of liner at a tee are expected after lining'));
@@ -25,8 +28,7 @@ export const linedPipe: Rule = {
       features.filter(isTee).flatMap((tee): Conclusion[] => {
         const lined = segments.some(
           (segment) =>
-            (segment.lined || segment.material === 'liner') &&
-            tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
+            isLined(segment) && tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
         );
         return lined
           ? [reason(null, `The ${tee.feature} at ${sayFt(tee.stationFt)} ft lies in lined pipe: it works only as far as the liner was cut open there.`)]

@@ -14,6 +14,11 @@ export const lipDisplaced: Rule = {
   because: 'a coupling bends where the ground under one of its pipes gave way',
   conclude: (scene) => {
     const changes = standingOf(scene, 'material').filter(({ entry }) => entry.joint === 'coupling');
+    const hasAny =
+      changes.length > 0 ||
+      scene.findings.some(({ kind }) => kind === 'coupling-failed') ||
+      scene.laterals.some(({ features }) => features.some(({ feature }) => feature === 'coupling'));
+    if (!hasAny) return [];
     return findingsOf(scene, 'offset')
       .filter(({ placed }) => placed)
       .flatMap((offset): Conclusion[] => {
