@@ -46,7 +46,10 @@ export const becauseOfRule = (rule: string) => BECAUSE.get(rule) ?? null;
 /** What became of a finding, in a sentence. */
 export function sayRejudged(change: Rejudged): string {
   const name = `Finding ${change.number}, ${nameFinding(change.kind).toLowerCase()} at ${sayFt(change.atFt)} ft`;
-  if (change.change === 'new') return `${name}: new.`;
+  if (change.change === 'new') {
+    const [first] = change.because;
+    return `${name}: new. ${first ? `${first.charAt(0).toUpperCase()}${first.slice(1).replace(/\.$/, '')}.` : ''}`.trim();
+  }
   if (change.change === 'gone') return `${name}: gone.`;
   const parts: string[] = [];
   if (change.material) parts.push(`${nameMaterial(change.material[0] as never)} → ${nameMaterial(change.material[1] as never)}`); // prettier-ignore
