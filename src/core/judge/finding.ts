@@ -98,3 +98,8 @@ export type Finding = {
 export function isLogged(finding: Finding): finding is Finding & { readonly kind: DefectKind } {
   return finding.kind !== 'layout' && finding.kind !== 'material';
 }
+
+/** Whether a finding waits for the inspector: not looked at yet, or changed since. */
+export function awaitsInspector({ review, stale }: Finding): boolean {
+  return review === null || stale.length > 0;
+}

@@ -6,7 +6,7 @@ import { nameFinding } from '#core/log/say-entry';
 import { describeFinding } from '#core/report/describe';
 import { ACTION_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 import { History } from './History';
 import { PipeHere } from './PipeHere';
 import { Reasons } from './Reasons';
@@ -78,7 +78,7 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
       {provisos.length > 0 && (
         <div className={styles['provisos']}>
           <h3>Provisional</h3>
-          <ul>
+          <ul className={styles['plainList']}>
             {provisos.map(({ rule, text, settledBy }) => (
               <li key={rule}>
                 {text}. <b>To settle it:</b> {settledBy}.

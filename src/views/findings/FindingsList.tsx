@@ -1,11 +1,11 @@
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Finding } from '#core/judge/finding';
+import { awaitsInspector, type Finding } from '#core/judge/finding';
 import { nameFinding } from '#core/log/say-entry';
 import { ACTION_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
 import styles from './Findings.module.css';
-import { isOpen, sayPlace } from './say';
+import { sayPlace } from './say';
 
 type Props = {
   readonly findings: readonly Finding[];
@@ -49,7 +49,7 @@ export function FindingsList({ findings, selectedId, onSelect }: Props) {
                 {severity} · {ACTION_WORDS[action]}
               </span>
               {marks.length > 0 && <span className={styles['marks']}>{marks.join(' · ')}</span>}
-              {!isOpen(finding) && (
+              {!awaitsInspector(finding) && (
                 <span className={styles['looked']}>
                   <Check size={18} aria-hidden="true" />
                   <span className="hidden-visually">{finding.review?.verdict}</span>

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Interval } from '#core/base/interval';
 import type { Inspection } from '#core/job/inspection';
 import { compareJudgements } from '#core/judge/compare';
+import { awaitsInspector } from '#core/judge/finding';
 import { listToClear } from '#core/judge/to-clear';
 import type { Severity } from '#core/judge/grade';
 import { OVERALL_WORDS } from '#core/report/words';
@@ -22,7 +23,6 @@ import { FindingsList } from './FindingsList';
 import { JobThresholds } from './JobThresholds';
 import { Profiles } from './Profiles';
 import { rulingActions } from './rulings';
-import { isOpen } from './say';
 import { Stale } from './Stale';
 import { FINDING_KEYS, useFindingKeys } from './useFindingKeys';
 import { useFindings } from './useFindings';
@@ -87,7 +87,7 @@ export function FindingsScreen({ inspection: stored, preferences, light: storedL
     const finding = findings.find((one) => one.number === number);
     if (finding) choose(finding.id);
   };
-  const open = findings.filter(isOpen).length;
+  const open = findings.filter(awaitsInspector).length;
   const toClear = listToClear(derived).length;
 
   return (

@@ -4,7 +4,7 @@ import type { Finding } from '#core/judge/finding';
 import type { Entry } from '#core/log/entry';
 import type { FoldedLog } from '#core/log/fold';
 import { sayEntry } from '#core/log/say-entry';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 
 type Props = {
   readonly finding: Finding;

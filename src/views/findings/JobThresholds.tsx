@@ -21,7 +21,7 @@ export function JobThresholds({ inspection, preferences, onSettings }: Props) {
       {differing.length === 0 ? (
         <p className={styles['hint']}>By Chert’s own thresholds.</p>
       ) : (
-        <ul>
+        <ul className={styles['plainList']}>
           {differing.map((key) => (
             <li key={key}>
               {THRESHOLD_TABLE[key][2]}: <b>{own[key]}</b> (Chert: {THRESHOLD_TABLE[key][0]})
@@ -30,9 +30,11 @@ export function JobThresholds({ inspection, preferences, onSettings }: Props) {
         </ul>
       )}
       {!isMine && (
-        <button type="button" onClick={() => onSettings({ thresholds: mine })}>
-          Judge this job by my settings of today
-        </button>
+        <div className={styles['buttons']}>
+          <button type="button" onClick={() => onSettings({ thresholds: mine })}>
+            Judge this job by my settings of today
+          </button>
+        </div>
       )}
       <p>
         <a href="/settings">Change my settings</a>

@@ -2,7 +2,7 @@ import { useId, useState } from 'react';
 import type { Segment } from '#core/lateral/segments';
 import { nameMaterial } from '#core/log/say-entry';
 import { type Material, MATERIALS } from '#core/log/vocabulary';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 
 type Props = {
   readonly segment: Segment;

@@ -1,5 +1,5 @@
 import type { Reason } from '#core/judge/grade';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 import { becauseOfRule } from './say';
 
 /** A chain of reasons, each with the rule behind it one press away. */

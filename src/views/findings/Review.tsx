@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import type { Finding } from '#core/judge/finding';
-import styles from './Findings.module.css';
-import { isOpen } from './say';
+import { awaitsInspector, type Finding } from '#core/judge/finding';
+import styles from './Detail.module.css';
 
 type Props = {
   readonly finding: Finding;
@@ -69,7 +68,7 @@ export function Review({ finding, onReview, onTakeBack, onNext }: Props) {
         </>
       )}
       <button type="button" onClick={onNext}>
-        {isOpen(finding) ? 'Next open' : 'On to the next open'}
+        {awaitsInspector(finding) ? 'Next open' : 'On to the next open'}
       </button>
     </div>
   );

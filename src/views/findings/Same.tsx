@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Finding } from '#core/judge/finding';
 import { nameFinding } from '#core/log/say-entry';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 import { sayPlace } from './say';
 
 type Props = {
@@ -23,7 +23,7 @@ export function Same({ finding, alike, sightings, onJoin, onSplit }: Props) {
     <details className={styles['same']}>
       <summary>One thing or two?</summary>
       {other && (
-        <div>
+        <div className={styles['buttons']}>
           <label htmlFor="same-as">The same thing as</label>
           <select id="same-as" value={other.id} onChange={(event) => setOtherId(event.target.value)}>
             {alike.map((one) => (
@@ -38,7 +38,7 @@ export function Same({ finding, alike, sightings, onJoin, onSplit }: Props) {
         </div>
       )}
       {sightings > 1 && (
-        <div>
+        <div className={styles['buttons']}>
           <p>
             Finding {finding.number} was made of {sightings} sightings.
           </p>

@@ -1,5 +1,5 @@
 import type { StaleDecision } from '#core/judge/finding';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 
 type Props = {
   readonly stale: readonly StaleDecision[];
@@ -16,7 +16,7 @@ export function Stale({ stale, onAgain, onDrop }: Props) {
         <b>Your word is stale:</b> {said}
         {reason === '' ? '' : ` (“${reason}”)`}. It was given over other evidence and is not in force.
       </p>
-      <ul>
+      <ul className={styles['plainList']}>
         {changed.map((text) => (
           <li key={text}>{text}</li>
         ))}

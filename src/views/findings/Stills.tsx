@@ -1,5 +1,5 @@
 import { useMedia } from '../device/useMedia';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 
 type Props = { readonly jobId: string; readonly ids: readonly string[]; readonly of: string };
 

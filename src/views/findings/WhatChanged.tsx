@@ -19,7 +19,7 @@ export function WhatChanged({ after, changes, onSelect, onClose }: Props) {
         <b>{count}</b> after {after}.
       </p>
       {changes.length > 0 && (
-        <ul>
+        <ul className={styles['plainList']}>
           {changes.map((change) => (
             <li key={`${change.number} ${change.change}`}>
               <button type="button" onClick={() => onSelect(change.number)}>

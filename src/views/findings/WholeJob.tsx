@@ -29,7 +29,7 @@ function List({ title, items }: { readonly title?: string; readonly items: reado
   return (
     <>
       {title && <h3>{title}</h3>}
-      <ul>
+      <ul className={styles['plainList']}>
         {items.map((text) => (
           <li key={text}>{text}</li>
         ))}

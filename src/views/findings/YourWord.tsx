@@ -2,7 +2,7 @@ import { useEffect, useId, useRef, useState } from 'react';
 import type { Finding } from '#core/judge/finding';
 import { type Action, ACTIONS, type Severity, SEVERITIES } from '#core/judge/grade';
 import { ACTION_WORDS } from '#core/report/words';
-import styles from './Findings.module.css';
+import styles from './Detail.module.css';
 import type { Word } from './rulings';
 
 type Props = {

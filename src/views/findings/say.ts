@@ -62,9 +62,6 @@ export function sayRejudged(change: Rejudged): string {
   return `${name}: ${parts.join(', ')}.`;
 }
 
-/** Whether a finding waits for the inspector: not looked at yet, or changed since. */
-export const isOpen = ({ review, stale }: Finding) => review === null || stale.length > 0;
-
 /** The name of a cause: a defect's in the trade's words, else as it stands. */
 export const nameCause = (cause: string) =>
   cause === 'belly' ? 'Belly' : nameDefect(cause as never);

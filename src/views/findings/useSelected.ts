@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Finding } from '#core/judge/finding';
-import { isOpen } from './say';
+import { awaitsInspector, type Finding } from '#core/judge/finding';
 
 /** The finding in hand: the one an address names, else the first that is open. */
 export function useSelected(findings: readonly Finding[]) {
@@ -17,7 +16,7 @@ export function useSelected(findings: readonly Finding[]) {
     );
     if (led) setId(led.id);
   }, [isLed, findings]);
-  const selected = findings.find((one) => one.id === id) ?? findings.find(isOpen) ?? findings[0] ?? null; // prettier-ignore
+  const selected = findings.find((one) => one.id === id) ?? findings.find(awaitsInspector) ?? findings[0] ?? null; // prettier-ignore
   const at = selected ? findings.indexOf(selected) : -1;
   return {
     selected,
@@ -28,7 +27,7 @@ export function useSelected(findings: readonly Finding[]) {
     },
     /** Goes on to the next finding that is open, round to the first again. */
     next: () => {
-      const after = [...findings.slice(at + 1), ...findings.slice(0, at)].find(isOpen);
+      const after = [...findings.slice(at + 1), ...findings.slice(0, at)].find(awaitsInspector);
       if (after) setId(after.id);
     },
   };

@@ -47,7 +47,11 @@ export function LateralScreen({ inspection: stored, light: storedLight }: Props)
         stage="lateral"
         light={light}
         onLight={switchLight}
-        waiting={{ scope: blockers, lateral: model.misfits.length + apart }}
+        waiting={{
+          scope: blockers,
+          lateral: model.misfits.length + apart,
+          findings: model.waiting,
+        }}
       />
       <main className={styles['work']}>
         <h1 className="hidden-visually">The lateral of {inspection.job.title}</h1>

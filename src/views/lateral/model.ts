@@ -3,6 +3,7 @@ import { derive, type Derived } from '#core/derive';
 import { listDroppedSuggestions } from '#core/job/decisions';
 import type { Inspection } from '#core/job/inspection';
 import type { Issue } from '#core/judge/check';
+import { awaitsInspector } from '#core/judge/finding';
 import { sayMisfit } from '#core/judge/checks/tie-misfit';
 import { heldWaterOf, listNarrowings, type Narrowing } from '#core/judge/held-and-left';
 import { type Coverage, measureRunCoverage, type RunCoverage } from '#core/lateral/coverage';
@@ -75,6 +76,8 @@ export type LateralModel = {
   readonly held: HeldWater;
   readonly narrowings: readonly Narrowing[];
   readonly checks: readonly Issue[];
+  /** How many findings wait for the inspector. */
+  readonly waiting: number;
   readonly at: WhatIsAt | null;
 };
 
@@ -133,6 +136,7 @@ export function computeLateral(request: LateralRequest): LateralModel {
     held: derived.held,
     narrowings: derived.narrowings,
     checks: derived.checks,
+    waiting: derived.findings.filter(awaitsInspector).length,
     at: atFt === null ? null : tellWhatIsAt(derived, atFt),
   };
 }

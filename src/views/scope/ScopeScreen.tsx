@@ -1,5 +1,6 @@
 import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
+import { awaitsInspector } from '#core/judge/finding';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import type { Preferences } from '#core/site/equipment';
@@ -139,7 +140,10 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
         light={light}
         onLight={switchLight}
         detail={run ? `from ${run.accessPointId}, facing ${run.facing}` : undefined}
-        waiting={{ scope: blockers }}
+        waiting={{
+          scope: blockers,
+          findings: scope.derived.findings.filter(awaitsInspector).length,
+        }}
       />
       <main className={styles['work']}>
         <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>
