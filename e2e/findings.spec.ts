@@ -234,6 +234,24 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await expect(bound).toHaveValue('');
 });
 
+test('a run’s set-up is mended on Lateral, and what rested on it turns provisional', async ({
+  page,
+}) => {
+  await openCopy(page, 'find-setup', () => undefined, 'lateral');
+  await page.getByText('Set-up of R1').click();
+  await page.getByLabel('Cleaned before').selectOption('jetted');
+  await expectSaved(page);
+  await page.goto('/jobs/find-setup/findings');
+  await page.waitForLoadState('networkidle');
+  await expect(row(page, /Grease/)).toContainText('provisional');
+  await row(page, /Grease/).click();
+  await expect(detail(page)).toContainText(
+    'the line was cleaned before this look, so there was more',
+  );
+  await page.goto('/jobs/find-setup/report');
+  await expect(page.locator('article')).toContainText('jetted clean before this look');
+});
+
 test('another utility through the sewer stops everything, on every screen of the job', async ({
   page,
 }) => {
