@@ -1,4 +1,3 @@
-import type { Settings } from '../job/settings';
 import { segmentAt, sideAt } from '../lateral/segments';
 import { adviseByAction } from './advise';
 import { isCourtesy } from './courtesy';
@@ -108,11 +107,7 @@ function groupByFinding(all: readonly Concluded[]): (id: string) => readonly Con
  * They are asked twice: once for what changes an action (causes that compete, a call for more, a reason
  * for none), and then, with every action settled, for all that follows from it.
  */
-export function concludeAll(
-  graded: Scene,
-  rules: readonly Rule[],
-  settings: Settings,
-): Judgement {
+export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
   const turning = groupByFinding(conclude(graded, rules, turns));
   const scene: Scene = {
     ...graded,
@@ -120,13 +115,13 @@ export function concludeAll(
   };
   const all = conclude(scene, rules);
   const about = groupByFinding(all);
-  const onJob = all.filter((one) => one.kind === 'finding' || one.on === null);
+  const onJob = all.filter((one) => one.kind !== 'finding' && one.on === null);
   const made = pick(all, 'finding');
   const numbers = numberMade(scene, made);
   return {
     findings: stopForUtility([
       ...scene.findings.map((finding) => layOver(finding, about(finding.id))),
-      ...made.map((one, index) => makeFinding(scene, one, numbers[index]!, settings)),
+      ...made.map((one, index) => makeFinding(scene, one, numbers[index]!)),
     ]),
     remarks: once(pick(onJob, 'reason').map(said)),
     advice: once(pick(onJob, 'advice').map(({ rule, text, runIds }) => ({ rule, text, runIds }))),
@@ -160,9 +155,8 @@ function makeFinding(
   scene: Scene,
   made: MadeFinding & { readonly rule: string },
   number: number,
-  settings: Settings,
 ): Finding {
-  const { inspection } = scene;
+  const { inspection, settings } = scene;
   const lateral = lineOf(scene, made.lineId);
   const middleFt = (made.span.fromFt + made.span.toFt) / 2;
   const zone = segmentAt(lateral.segments, middleFt)?.zone ?? null;

@@ -50,7 +50,7 @@ export function judge(
   settings: Settings,
   rules: readonly Rule[] = RULES,
 ): Judgement & Pick<Decided, 'orphans'> {
-  const judgement = concludeAll(sceneOf(inspection, laterals, settings), rules, settings);
+  const judgement = concludeAll(sceneOf(inspection, laterals, settings), rules);
   const { findings, orphans } = applyDecisions(judgement.findings, inspection, logs);
   return { ...judgement, findings: inOrder(findings, laterals), orphans };
 }
