@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import type { Issue, Level, Stand } from './check';
 import { STANDS } from './check';
 import type { Question } from './conclude';
@@ -26,15 +27,14 @@ const ASKED_BY_CHECKS: readonly (readonly [rule: string, code: string])[] = [
   ['quantities-from-log', 'stretch-open'],
 ];
 
+/** What of a judgement may be open. */
+type Open = { readonly checks: readonly Issue[]; readonly questions: readonly Question[] };
+
 /**
  * Everything to clear, in one list: blockers first, and within each level in the order in which a site
  * is left (at the reel, at a fixture, at the surface, at the desk). What needs saying once is said once.
  */
-export function listToClear(derived: {
-  readonly checks: readonly Issue[];
-  readonly questions: readonly Question[];
-}): ToClear[] {
-  const { checks, questions } = derived;
+export const listToClear = memoOf(({ checks, questions }: Open): readonly ToClear[] => {
   const isAsked = ({ rule, entryIds }: Question) =>
     ASKED_BY_CHECKS.some(
       ([by, code]) =>
@@ -72,4 +72,4 @@ export function listToClear(derived: {
     .map((item, index) => ({ item, index }))
     .sort((a, b) => rank(a.item) - rank(b.item) || a.index - b.index)
     .map(({ item }) => item);
-}
+});

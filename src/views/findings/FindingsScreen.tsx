@@ -2,8 +2,8 @@ import { useMemo, useState } from 'react';
 import type { Interval } from '#core/base/interval';
 import type { Inspection } from '#core/job/inspection';
 import { compareJudgements } from '#core/judge/compare';
-import { awaitsInspector } from '#core/judge/finding';
 import { listToClear } from '#core/judge/to-clear';
+import { countWaiting } from '#core/judge/waiting';
 import type { Severity } from '#core/judge/grade';
 import { OVERALL_WORDS } from '#core/report/words';
 import { derive } from '#core/derive';
@@ -44,7 +44,7 @@ export function FindingsScreen({ inspection: stored, preferences, light: storedL
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
   const { derived, profiles } = useFindings(inspection);
-  const { findings, logs, checks, orphans } = derived;
+  const { findings, logs, orphans } = derived;
   const actions = rulingActions(job, logs);
   const { selected, select, move, next } = useSelected(findings);
   const [asked, setAsked] = useState<Severity | null>(null);
@@ -87,21 +87,13 @@ export function FindingsScreen({ inspection: stored, preferences, light: storedL
     const finding = findings.find((one) => one.number === number);
     if (finding) choose(finding.id);
   };
-  const open = findings.filter(awaitsInspector).length;
+  const waiting = countWaiting(derived);
+  const open = waiting.findings;
   const toClear = listToClear(derived).length;
 
   return (
     <div className={styles['screen']}>
-      <JobBar
-        job={job}
-        stage="findings"
-        light={light}
-        onLight={switchLight}
-        waiting={{
-          scope: checks.filter(({ level }) => level === 'blocker').length,
-          findings: open,
-        }}
-      />
+      <JobBar job={job} stage="findings" light={light} onLight={switchLight} waiting={waiting} />
       <main className={styles['work']}>
         <h1 className="hidden-visually">Findings of {inspection.job.title}</h1>
         <section aria-label="The Section">

@@ -37,7 +37,6 @@ export function LateralScreen({ inspection: stored, light: storedLight }: Props)
   const model = useLateral({ inspection, lineId, width, view, atFt });
   const work = useTies(job, model);
   const { shown, section, lanes, runs } = model;
-  const blockers = model.checks.filter(({ level }) => level === 'blocker').length;
   const apart = runs.filter(({ placed, abandoned }) => !placed && !abandoned).length;
 
   return (
@@ -47,11 +46,7 @@ export function LateralScreen({ inspection: stored, light: storedLight }: Props)
         stage="lateral"
         light={light}
         onLight={switchLight}
-        waiting={{
-          scope: blockers,
-          lateral: model.misfits.length + apart,
-          findings: model.waiting,
-        }}
+        waiting={{ ...model.waiting, lateral: model.misfits.length + apart }}
       />
       <main className={styles['work']}>
         <h1 className="hidden-visually">The lateral of {inspection.job.title}</h1>

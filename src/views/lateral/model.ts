@@ -3,8 +3,8 @@ import { derive, type Derived } from '#core/derive';
 import { listDroppedSuggestions } from '#core/job/decisions';
 import type { Inspection } from '#core/job/inspection';
 import type { Issue } from '#core/judge/check';
-import { awaitsInspector } from '#core/judge/finding';
 import { sayMisfit } from '#core/judge/checks/tie-misfit';
+import { countWaiting } from '#core/judge/waiting';
 import { heldWaterOf, listNarrowings, type Narrowing } from '#core/judge/held-and-left';
 import { type Coverage, measureRunCoverage, type RunCoverage } from '#core/lateral/coverage';
 import type { Grade } from '#core/lateral/grade/grade';
@@ -76,8 +76,8 @@ export type LateralModel = {
   readonly held: HeldWater;
   readonly narrowings: readonly Narrowing[];
   readonly checks: readonly Issue[];
-  /** How many findings wait for the inspector. */
-  readonly waiting: number;
+  /** How much waits at the other stages. */
+  readonly waiting: { readonly scope: number; readonly findings: number };
   readonly at: WhatIsAt | null;
 };
 
@@ -136,7 +136,7 @@ export function computeLateral(request: LateralRequest): LateralModel {
     held: derived.held,
     narrowings: derived.narrowings,
     checks: derived.checks,
-    waiting: derived.findings.filter(awaitsInspector).length,
+    waiting: countWaiting(derived),
     at: atFt === null ? null : tellWhatIsAt(derived, atFt),
   };
 }

@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
-import { awaitsInspector } from '#core/judge/finding';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
+import { countWaiting } from '#core/judge/waiting';
 import type { Entry, EntryDraft } from '#core/log/entry';
 import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
@@ -130,7 +130,6 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
   const unsent = new Set(
     job.waiting.flatMap(({ change }) => (change.what === 'entry' ? [change.entry.id] : [])),
   );
-  const blockers = scope.derived.checks.filter(({ level }) => level === 'blocker').length;
 
   return (
     <div className={styles['screen']}>
@@ -140,10 +139,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
         light={light}
         onLight={switchLight}
         detail={run ? `from ${run.accessPointId}, facing ${run.facing}` : undefined}
-        waiting={{
-          scope: blockers,
-          findings: scope.derived.findings.filter(awaitsInspector).length,
-        }}
+        waiting={countWaiting(scope.derived)}
       />
       <main className={styles['work']}>
         <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>

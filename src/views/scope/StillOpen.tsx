@@ -1,3 +1,4 @@
+import { listToClear } from '#core/judge/to-clear';
 import { sayEntry } from '#core/log/say-entry';
 import styles from './RunState.module.css';
 import type { Scope } from './useScope';
@@ -22,7 +23,7 @@ export function StillOpen({
   );
   const open = scope.open.filter(({ id }) => unended.has(id));
   const blockers = derived.checks.filter(({ level, code }) => level === 'blocker' && !SAID_BY_STRETCH.includes(code)); // prettier-ignore
-  const left = derived.checks.length;
+  const left = listToClear(derived).length;
   return (
     <div className={styles['part']}>
       <h2>Still open</h2>
