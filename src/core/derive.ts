@@ -2,16 +2,8 @@ import { settingsInForce } from './job/settings';
 import type { Inspection } from './job/inspection';
 import { type CheckContext, type Issue } from './judge/check';
 import { runChecks } from './judge/checks/index';
-import type { JobAdvice, Question } from './judge/conclude';
-import {
-  type Finding,
-  isLogged,
-  type Proviso,
-  type StaleDecision,
-  type Suspicion,
-} from './judge/finding';
-import type { Reason } from './judge/grade';
-import { judge } from './judge/judge';
+import { isLogged } from './judge/finding';
+import { judge, type Judged } from './judge/judge';
 import { heldWaterOf, listNarrowings, type Narrowing } from './judge/held-and-left';
 import {
   type Completeness,
@@ -28,7 +20,7 @@ import type { DefectKind } from './log/vocabulary';
 import type { Settings } from './job/settings';
 
 /** Everything that is computed from an inspection. Nothing in it is stored. */
-export type Derived = {
+export type Derived = Judged & {
   readonly inspection: Inspection;
   readonly settings: Settings;
   readonly logs: ReadonlyMap<string, FoldedLog>;
@@ -38,17 +30,6 @@ export type Derived = {
   readonly branches: readonly Lateral[];
   /** Where each branch meets the line it joins, as far as somebody saw it. */
   readonly meets: ReadonlyMap<string, Meeting>;
-  readonly findings: readonly Finding[];
-  /** What the rules say of the job as a whole, and what to do about it. */
-  readonly remarks: readonly Reason[];
-  readonly advice: readonly JobAdvice[];
-  /** What may be there though nobody saw it, and why conclusions over the whole may change. */
-  readonly suspicions: readonly Suspicion[];
-  readonly provisos: readonly Proviso[];
-  /** What rules need to know and nobody logged. */
-  readonly questions: readonly Question[];
-  /** Decisions over findings that are gone. */
-  readonly orphans: readonly StaleDecision[];
   /** The water that stands in the house line. */
   readonly held: HeldWater;
   /** What obstructs the bore of the house line, and what it leaves. */
@@ -69,7 +50,8 @@ export function derive(inspection: Inspection): Derived {
   const laterals = [...groupRunsByLine(inspection)].map(([lineId, runs]) =>
     buildLateral(inspection, lineId, runs, logs, settings),
   );
-  const { findings, ...judged } = judge(inspection, laterals, logs, settings);
+  const judged = judge(inspection, laterals, logs, settings);
+  const { findings } = judged;
   const context: CheckContext = {
     inspection,
     laterals,
@@ -86,13 +68,7 @@ export function derive(inspection: Inspection): Derived {
     lateral: laterals[0]!,
     branches: laterals.slice(1),
     meets: findMeetings(inspection, laterals),
-    findings,
-    remarks: judged.remarks,
-    advice: judged.advice,
-    suspicions: judged.suspicions,
-    provisos: judged.provisos,
-    questions: judged.questions,
-    orphans: judged.orphans,
+    ...judged,
     held: heldWaterOf(laterals[0]!, findings),
     narrowings: listNarrowings(laterals[0]!, findings),
     checks,

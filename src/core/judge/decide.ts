@@ -113,9 +113,10 @@ function review(finding: Finding, decision: ReviewDecision): Finding {
   return withAdvice({ ...reviewed, action: 'none', because: [...finding.because, why] }, []);
 }
 
-/** What the inspector's decisions left of the findings, and decisions whose finding is gone. */
+/** What the inspector's decisions left of the findings. */
 export type Decided = {
   readonly findings: readonly Finding[];
+  /** Decisions over findings that are gone. */
   readonly orphans: readonly StaleDecision[];
 };
 

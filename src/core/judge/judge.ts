@@ -39,6 +39,9 @@ export function sceneOf(
   };
 }
 
+/** What was judged of a job, the inspector's last word over it. */
+export type Judged = Judgement & Pick<Decided, 'orphans'>;
+
 /**
  * Judges a job: grades by the severity table, then what the rules conclude, then the inspector's last
  * word. The order in which the rules are given changes nothing.
@@ -49,7 +52,7 @@ export function judge(
   logs: ReadonlyMap<string, FoldedLog>,
   settings: Settings,
   rules: readonly Rule[] = RULES,
-): Judgement & Pick<Decided, 'orphans'> {
+): Judged {
   const judgement = concludeAll(sceneOf(inspection, laterals, settings), rules);
   const { findings, orphans } = applyDecisions(judgement.findings, inspection, logs);
   return { ...judgement, findings: inOrder(findings, laterals), orphans };
