@@ -2,7 +2,7 @@ import { segmentAt, sideAt } from '../lateral/segments';
 import { adviseByAction } from './advise';
 import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
-import type { Finding, Proviso, Suspicion } from './finding';
+import { type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
 import type { Reason } from './grade';
 import { numberMade } from './numbering';
 import {
@@ -194,12 +194,7 @@ function makeFinding(
     stillOpen: false,
     ourDoing: false,
     because: [{ rule: made.rule, text: made.says }],
-    causes: [],
-    suspicions: [],
-    advice: [],
-    ruling: null,
-    review: null,
-    stale: [],
+    ...UNJUDGED,
     entryIds: made.entryIds,
     photoIds: [],
     notes: [],

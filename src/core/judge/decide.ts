@@ -38,7 +38,7 @@ const NAMES: Readonly<Record<string, string>> = {
 };
 
 /** What changed between what a decision was made over and what there is now. */
-export function compareEvidence(then: readonly string[], now: readonly string[]): string[] {
+function compareEvidence(then: readonly string[], now: readonly string[]): string[] {
   return [
     ...then.filter((word) => !now.includes(word)).map((word) => `was ${word}`),
     ...now.filter((word) => !then.includes(word)).map((word) => `now ${word}`),
@@ -47,6 +47,9 @@ export function compareEvidence(then: readonly string[], now: readonly string[])
 
 type FindingDecision = OverrideDecision | ReviewDecision;
 
+/** Findings of what was logged are named after the first entry that saw them. */
+const isLoggedId = (id: string) => id.startsWith('F-');
+
 /** The finding that a decision is over: by its id, else by an entry that has become part of it. */
 function subjectOf(
   decision: FindingDecision,
@@ -54,15 +57,18 @@ function subjectOf(
   logs: ReadonlyMap<string, FoldedLog>,
 ): Finding | null {
   const named = findings.find(({ id }) => id === decision.findingId);
-  if (named) return named;
+  // What a rule made of the whole shares its entries with others and is followed by its name alone.
+  if (named || !isLoggedId(decision.findingId)) return named ?? null;
   const heirs = new Set(
     decision.entries.flatMap(({ runId, entryId }) =>
       (logs.get(runId)?.heirsOf(entryId) ?? []).map(({ id }) => `${runId} ${id}`),
     ),
   );
   return (
-    findings.find(({ runIds, entryIds }) =>
-      runIds.some((runId) => entryIds.some((entryId) => heirs.has(`${runId} ${entryId}`))),
+    findings.find(
+      ({ id, runIds, entryIds }) =>
+        isLoggedId(id) &&
+        runIds.some((runId) => entryIds.some((entryId) => heirs.has(`${runId} ${entryId}`))),
     ) ?? null
   );
 }

@@ -94,6 +94,16 @@ export type Finding = {
   readonly notes: readonly string[];
 };
 
+/** A finding before rules and the inspector have spoken. */
+export const UNJUDGED = {
+  causes: [],
+  suspicions: [],
+  advice: [],
+  ruling: null,
+  review: null,
+  stale: [],
+} as const satisfies Partial<Finding>;
+
 /** Whether a finding is of a defect that was logged, and not what a rule made of the whole. */
 export function isLogged(finding: Finding): finding is Finding & { readonly kind: DefectKind } {
   return finding.kind !== 'layout' && finding.kind !== 'material';

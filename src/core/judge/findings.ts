@@ -8,7 +8,7 @@ import { chooseAction } from './action';
 import { hasBackup } from './backup';
 import { isCourtesy } from './courtesy';
 import { factsOf } from './facts-of';
-import type { Finding } from './finding';
+import { type Finding, UNJUDGED } from './finding';
 import { isDeeperThan, lipAtEnd } from './lips';
 import { chainKey, numberFindings } from './numbering';
 import { listProvisos } from './provisos';
@@ -137,12 +137,7 @@ function judgeGroup(
     ourDoing,
     says: null,
     because: [...(ourDoing ? [] : grade.because), ...chosen.because],
-    causes: [],
-    suspicions: [],
-    advice: [],
-    ruling: null,
-    review: null,
-    stale: [],
+    ...UNJUDGED,
     entryIds: inTime.flatMap(({ stretch }) => [
       stretch.entry.id,
       ...(stretch.closedBy ? [stretch.closedBy.id] : []),

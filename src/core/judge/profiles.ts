@@ -1,5 +1,4 @@
 import { derive, type Derived } from '../derive';
-import type { Inspection } from '../job/inspection';
 import type { Profile } from '../job/job';
 import { compareJudgements, type Rejudged } from './compare';
 import type { Overall } from './verdict';
@@ -12,13 +11,11 @@ export type ProfileComparison = {
   readonly other: Profile;
 };
 
-export const otherProfile = (profile: Profile): Profile =>
-  profile === 'maintain-first' ? 'renew-first' : 'maintain-first';
-
 /** Judges a job by the profile that it does not have, and tells where the two differ. */
-export function compareProfiles(inspection: Inspection, derived: Derived): ProfileComparison {
+export function compareProfiles(derived: Derived): ProfileComparison {
+  const { inspection } = derived;
   const { profile } = inspection.job;
-  const other = otherProfile(profile);
+  const other = profile === 'maintain-first' ? 'renew-first' : 'maintain-first';
   const judged = derive({ ...inspection, job: { ...inspection.job, profile: other } });
   const overall = { [profile]: derived.overall, [other]: judged.overall } as const;
   return {

@@ -82,7 +82,7 @@ describe('what rules make of the whole', () => {
 
 it('shows where the two profiles part, and what each makes of the whole', () => {
   const inspection = line([defect('crack', { form: 'open' }), defect('grease', { extentRatio: 0.2, readingFt: 40 })]); // prettier-ignore
-  const { overall, differ, other } = compareProfiles(inspection, derive(inspection));
+  const { overall, differ, other } = compareProfiles(derive(inspection));
   expect(other).toBe('renew-first');
   expect(overall).toEqual({
     'maintain-first': 'serviceable-with-upkeep',

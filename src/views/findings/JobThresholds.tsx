@@ -1,3 +1,4 @@
+import { writeCanonical } from '#core/formats/canonical';
 import type { Inspection } from '#core/job/inspection';
 import type { FactsChange } from '#core/job/facts';
 import { THRESHOLD_KEYS, THRESHOLD_TABLE } from '#core/judge/severity/thresholds';
@@ -14,8 +15,10 @@ type Props = {
 export function JobThresholds({ inspection, preferences, onSettings }: Props) {
   const own = inspection.settings.thresholds ?? {};
   const differing = THRESHOLD_KEYS.filter((key) => own[key] !== undefined);
-  const mine = preferences.judgement?.settings.thresholds ?? {};
-  const isMine = JSON.stringify(Object.entries(mine).sort()) === JSON.stringify(Object.entries(own).sort()); // prettier-ignore
+  const mine = preferences.judgement?.settings ?? {};
+  const isMine = writeCanonical(mine) === writeCanonical(inspection.settings);
+  // What the job has and the inspector's settings have not goes back to Chert's own.
+  const nothing = Object.fromEntries(Object.keys(inspection.settings).map((key) => [key, null]));
   return (
     <div className={styles['thresholds']}>
       {differing.length === 0 ? (
@@ -31,7 +34,7 @@ export function JobThresholds({ inspection, preferences, onSettings }: Props) {
       )}
       {!isMine && (
         <div className={styles['buttons']}>
-          <button type="button" onClick={() => onSettings({ thresholds: mine })}>
+          <button type="button" onClick={() => onSettings({ ...nothing, ...mine })}>
             Judge this job by my settings of today
           </button>
         </div>

@@ -79,7 +79,14 @@ export function rulingActions(job: JobOnDevice, logs: Logs) {
       put({ ...over(finding), kind: 'review-finding', verdict, reason }),
     /** Takes every word of a kind on a finding back. */
     takeBack: (finding: Finding, kind: Decision['kind']) =>
-      drop(...decisionsOf(finding, kind).map(({ id }) => id)),
+      drop(
+        ...new Set([
+          ...decisionsOf(finding, kind).map(({ id }) => id),
+          // The one in force may name the finding by an entry that has been corrected since.
+          ...(kind === 'override-finding' && finding.ruling ? [finding.ruling.decisionId] : []),
+          ...(kind === 'review-finding' && finding.review ? [finding.review.decisionId] : []),
+        ]),
+      ),
     /** Says a stale decision again, over what there is now. */
     sayAgain: (finding: Finding, decisionId: string) => {
       const old = job.inspection.decisions.find(({ id }) => id === decisionId);

@@ -14,8 +14,8 @@ export type FindingsModel = {
 /** What the Findings screen shows; the other profile's judgement may follow a frame later. */
 export function useFindings(inspection: Inspection): FindingsModel {
   const derived = useMemo(() => derive(inspection), [inspection]);
-  const later = useDeferredValue(inspection);
-  const profiles = useMemo(() => compareProfiles(later, derive(later)), [later]);
+  const later = useDeferredValue(derived);
+  const profiles = useMemo(() => compareProfiles(later), [later]);
   return { derived, profiles };
 }
 

@@ -51,7 +51,7 @@ export const DEFAULT_THRESHOLDS = Object.fromEntries(
 ) as Thresholds;
 
 /** Bounds that follow one another: each may equal the one before it, never be less. */
-export const THRESHOLD_LADDERS: readonly (readonly ThresholdKey[])[] = [
+const THRESHOLD_LADDERS: readonly (readonly ThresholdKey[])[] = [
   ['waterModerateFrom', 'waterMajorFrom', 'waterFailedAbove'],
   ['waterShortFt', 'waterLongFt'],
   ['rootsModerateFrom', 'rootsMajorFrom', 'rootsFailedAbove'],
