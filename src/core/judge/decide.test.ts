@@ -75,6 +75,16 @@ describe('an override', () => {
     expect(checks.find(({ code }) => code === 'override-stale')!.message).toContain('is gone');
   });
 
+  it('on what a rule made of the whole never passes to a logged finding that shares its entries', () => {
+    const pools = [5, 20, 40].map((readingFt): Said => ({ kind: 'defect', defect: 'standing-water', fillRatio: 0.2, readingFt, toReadingFt: readingFt + 4 }));
+    const made = derive(job(pools)).findings.find(({ kind }) => kind === 'layout')!;
+    const decision: Decision = { id: 'D', kind: 'override-finding', reason: 'flat', findingId: made.id, entries: made.entryIds.map((entryId) => ({ runId: 'R1', entryId })), evidence: evidenceOf(made), severity: 'failed' };
+    expect(derive(job(pools, [decision])).findings.find(({ id }) => id === made.id)!.severity).toBe('failed');
+    const fewer = derive(job([...pools, { kind: 'retract', retracts: 'e4', at: minute(90) }], [decision]));
+    expect(fewer.orphans).toHaveLength(1);
+    expect(fewer.findings.flatMap(({ stale }) => stale)).toEqual([]);
+  }); // prettier-ignore
+
   it('without a reason is asked about', () => {
     const plain = job([CRACK]);
     const { checks } = derive({ ...plain, decisions: [over(plain, { ...bad, reason: ' ' })] });
