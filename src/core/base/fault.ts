@@ -70,6 +70,7 @@ const EXPECTED: Record<string, (context: Context) => string> = {
   'chert.instant': () => 'a time in ISO 8601 with its offset, such as 2026-11-03T09:00:00-08:00',
   'chert.day': () => 'a day of the calendar as YYYY-MM-DD',
   'chert.ladder': ({ limit }) => `bounds in order: ${String(limit)}`,
+  'chert.price': ({ limit }) => `a price that can be right (this has ${String(limit)})`,
   'chert.hour': () => 'a time of day as HH:MM',
 };
 

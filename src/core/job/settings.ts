@@ -1,6 +1,13 @@
 import Joi from 'joi';
 import { length, oneOf, ratio } from '../base/joi';
 import {
+  ASSUMPTION_KEYS,
+  ASSUMPTION_TABLE,
+  type AssumptionKey,
+  type Assumptions,
+} from '../repair/futures/assumptions';
+import { CHERT_BOOK, type PriceBook, priceBookSchema } from '../repair/prices/price-book';
+import {
   findCrossedBounds,
   THRESHOLD_KEYS,
   THRESHOLD_TABLE,
@@ -30,7 +37,16 @@ export type Settings = {
   readonly usualLives: Partial<Record<Material, { readonly from: number; readonly to: number }>>;
   /** Numbers that judgement turns on, where the inspector's are not Chert's. */
   readonly thresholds: Partial<Thresholds>;
+  /** How long the buyer plans to keep the house, whole years, 1 to 30. */
+  readonly horizonYears: number;
+  /** What repairs are priced by. */
+  readonly priceBook: PriceBook;
+  /** Rates that the futures rest on, where the inspector's are not Chert's. */
+  readonly assumptions: Partial<Assumptions>;
 };
+
+/** How far the futures are played. */
+export const LONGEST_HORIZON_YEARS = 30;
 
 export const DEFAULT_SETTINGS: Settings = {
   mergeFt: 2,
@@ -43,6 +59,9 @@ export const DEFAULT_SETTINGS: Settings = {
   transmitterBehindIn: 0,
   usualLives: {},
   thresholds: {},
+  horizonYears: 10,
+  priceBook: CHERT_BOOK,
+  assumptions: {},
 };
 
 const year = () => Joi.number().integer().min(1).max(500).required();
@@ -60,6 +79,16 @@ const thresholdsSchema = Joi.object(
   return crossed ? helpers.error('chert.ladder', { limit: crossed.join(' at or below ') }) : value;
 });
 
+const assumption = (key: AssumptionKey) => {
+  const { unit } = ASSUMPTION_TABLE[key];
+  if (unit === 'share' || unit === 'a year') return ratio();
+  if (unit === 'years') return Joi.number().integer().min(1).max(100);
+  return unit === 'ft' ? Joi.number().min(0).max(500) : Joi.number().min(0).max(100_000);
+};
+const assumptionsSchema = Joi.object(
+  Object.fromEntries(ASSUMPTION_KEYS.map((key) => [key, assumption(key)])),
+);
+
 /** Settings as a file keeps them: only what differs from the defaults. */
 export const settingsSchema = Joi.object({
   mergeFt: length().max(20),
@@ -72,6 +101,9 @@ export const settingsSchema = Joi.object({
   transmitterBehindIn: length().max(60),
   usualLives: Joi.object(Object.fromEntries(MATERIALS.map((material) => [material, years]))),
   thresholds: thresholdsSchema,
+  horizonYears: Joi.number().integer().min(1).max(LONGEST_HORIZON_YEARS),
+  priceBook: priceBookSchema,
+  assumptions: assumptionsSchema,
 });
 
 /** The settings in force: the defaults with what differs laid over them. */

@@ -88,3 +88,12 @@ function carryZone(
   ];
   return parts.filter((part) => part.toFt - part.fromFt > 1e-9);
 }
+
+/** What the pipe hangs in or lies under: three different jobs. Pavement is open ground at another price. */
+export type Ground = 'hung' | 'slab' | 'open';
+
+/** The ground of a zone; open where nobody said. */
+export function groundOf(zone: Zone | null): Ground {
+  if (zone === 'crawlspace' || zone === 'basement') return 'hung';
+  return zone === 'under-house' ? 'slab' : 'open';
+}

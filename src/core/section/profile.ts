@@ -3,6 +3,7 @@ import type { Interval } from '../base/interval';
 import type { Finding } from '../judge/finding';
 import { fillRatioOf } from '../judge/severity/standing-water';
 import type { Lateral } from '../lateral/lateral';
+import { depthAtFt, readDepths } from '../lateral/depth';
 import { segmentAt } from '../lateral/segments';
 import type { Frame } from './frame';
 
@@ -21,41 +22,10 @@ export type Profile = {
   readonly crownY: (stationFt: number) => number;
 };
 
-/** Depth to the pipe where nobody located it, feet, and the fall it is drawn with. */
-const ASSUMED_DEPTH_FT = 2.5;
-const ASSUMED_FALL_FT_PER_FT = 0.25 / 12;
 /** A pool whose depth was not logged is drawn this full. */
 const UNSIZED_FILL_RATIO = 0.25;
 /** A pool with one known end is drawn this long, feet. */
 const OPEN_POOL_FT = 2;
-
-type Located = { readonly stationFt: number; readonly depthFt: number };
-
-/** Depths found from the surface, by station. */
-export function readDepths(lateral: Lateral): Located[] {
-  return lateral.axes
-    .flatMap((axis) =>
-      axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'locate' || entry.depthIn === undefined) return [];
-        const { from, to } = axis.placeOfEntry(entry);
-        const depthIn = ((entry.depthToIn ?? entry.depthIn) + entry.depthIn) / 2;
-        return [{ stationFt: (from.stationFt + to.stationFt) / 2, depthFt: depthIn / 12 }];
-      }),
-    )
-    .sort((a, b) => a.stationFt - b.stationFt);
-}
-
-/** Depth at a station, feet: between locates along a straight line, beyond them at the drawn fall. */
-export function depthAtFt(located: readonly Located[], stationFt: number): number {
-  const before = located.findLast((at) => at.stationFt <= stationFt);
-  const after = located.find((at) => at.stationFt > stationFt);
-  if (before && after) {
-    const share = (stationFt - before.stationFt) / (after.stationFt - before.stationFt);
-    return before.depthFt + share * (after.depthFt - before.depthFt);
-  }
-  const from = before ?? after ?? { stationFt: 0, depthFt: ASSUMED_DEPTH_FT };
-  return Math.max(0.5, from.depthFt + (stationFt - from.stationFt) * ASSUMED_FALL_FT_PER_FT);
-}
 
 /** Pools as they are drawn. */
 export function readPools(findings: readonly Finding[], lineId: string): Pool[] {

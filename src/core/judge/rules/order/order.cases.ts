@@ -5,6 +5,8 @@ const roots = (extentRatio: number) => defect('roots', { extentRatio, locus: 'jo
 const gap = (readingFt: number) => defect('gap', { gapIn: 2, readingFt });
 const toLine = { job: { responsibility: 'to-property-line' as const } };
 const propertyLine = (readingFt: number): Said => ({ kind: 'feature', feature: 'property-line', readingFt }); // prettier-ignore
+const underHouse: Said = { kind: 'zone', zone: 'under-house', side: 'near', readingFt: 32 };
+const drain = { job: { scope: 'lateral-and-building-drain' as const } };
 const driveway = (readingFt: number): Said => ({ kind: 'zone', zone: 'driveway', side: 'far', readingFt }); // prettier-ignore
 
 export const ORDER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
@@ -49,8 +51,8 @@ export const ORDER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /one pit with finding 2/,
     },
     {
-      fires: line([driveway(32), gap(30), gap(34)]),
-      spares: line([gap(30)]),
+      fires: line([underHouse, gap(30), gap(34)], drain),
+      spares: line([driveway(32), gap(30), gap(34)], drain),
       says: /two jobs at two prices/,
     },
   ],

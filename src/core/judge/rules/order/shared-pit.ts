@@ -1,22 +1,14 @@
-import { INDOOR_ZONES, PAVED_ZONES } from '../../../lateral/zones';
-import type { Zone } from '../../../log/vocabulary';
+import { groundOf } from '../../../lateral/zones';
 import { sayList } from '../../../base/numbers';
 import { advice } from '../conclusion';
 import type { Rule } from '../rule';
 import { groupClose } from '../structure/close-together';
 
-/** Four different jobs at four different prices, by what the pipe hangs in or lies under. */
-export function groundOf(zone: Zone | null): 'hung' | 'slab' | 'open' | 'paved' {
-  if (zone === 'crawlspace' || zone === 'basement') return 'hung';
-  if (zone !== null && INDOOR_ZONES.includes(zone)) return 'slab';
-  return zone !== null && PAVED_ZONES.includes(zone) ? 'paved' : 'open';
-}
-
 export const sharedPit: Rule = {
   number: 51,
   id: 'shared-pit',
   when: 'two repairs lie close together',
-  then: 'in one kind of ground they share a pit; hung, under a slab, in open ground and under pavement are four jobs',
+  then: 'in one kind of ground they share a pit; hung pipe, pipe under a slab and pipe in the ground are three jobs, and pavement is another price',
   because: 'the pit is most of the price, and what must be opened and put back is most of the pit',
   conclude: (scene) => {
     const works = scene.findings.filter(

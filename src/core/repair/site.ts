@@ -1,0 +1,70 @@
+import type { Derived } from '../derive';
+import type { Finding } from '../judge/finding';
+import { type Thresholds, thresholdsInForce } from '../judge/severity/thresholds';
+import type { AccessPoint } from '../job/access-point';
+import { type Bed, layBed } from './bed';
+import { type Assumptions, assumptionsInForce } from './futures/assumptions';
+import { type Prices, pricesOf } from './prices/price-book';
+
+/** Whether a hose or a cutter can be brought in: through a cleanout, one that is buried, or not at all. */
+export type WayIn = 'cleanout' | 'buried' | 'none';
+
+/** Everything that repair is reckoned from. */
+export type Site = {
+  readonly derived: Derived;
+  readonly beds: ReadonlyMap<string, Bed>;
+  readonly prices: Prices;
+  readonly assumptions: Assumptions;
+  readonly thresholds: Thresholds;
+  readonly wayIn: WayIn;
+  /** Lines that another utility runs through: nothing may cut, jet or scrape them. */
+  readonly utilityLines: ReadonlySet<string>;
+  /** The owner's findings within the agreed scope that ask for something, by line and station. */
+  readonly owned: readonly Finding[];
+  /** Findings on the public side that the authority should hear of. */
+  readonly authoritys: readonly Finding[];
+};
+
+const CLEANOUTS: readonly AccessPoint['kind'][] = [
+  'cleanout', 'two-way-cleanout', 'stack-cleanout', 'property-line-cleanout', 'yard-riser',
+]; // prettier-ignore
+
+function wayInOf({ inspection, logs }: Derived): WayIn {
+  const cleanouts = inspection.accessPoints.filter(({ kind }) => CLEANOUTS.includes(kind));
+  if (cleanouts.some(({ usable }) => usable)) return 'cleanout';
+  const isBuried =
+    cleanouts.some(({ obstacle }) => /buried|soil|below|under/i.test(obstacle ?? '')) ||
+    [...logs.values()].some(({ standing }) =>
+      standing.some((entry) => entry.kind === 'surface' && entry.what === 'buried-cleanout'),
+    );
+  return isBuried ? 'buried' : 'none';
+}
+
+/** Lays out what repair is reckoned from. A pure function of what was derived. */
+export function siteOf(derived: Derived): Site {
+  const { settings, findings, lateral, branches } = derived;
+  const asks = ({ ourDoing, courtesy, action }: Finding) =>
+    !ourDoing && !courtesy && action !== 'none';
+  return {
+    derived,
+    beds: new Map([lateral, ...branches].map((line) => [line.lineId, layBed(line)])),
+    prices: pricesOf(settings.priceBook),
+    assumptions: assumptionsInForce(settings.assumptions),
+    thresholds: thresholdsInForce(settings.thresholds),
+    wayIn: wayInOf(derived),
+    utilityLines: new Set(
+      findings.filter(({ kind, ourDoing }) => kind === 'utility-crossing' && !ourDoing).map(({ lineId }) => lineId),
+    ),
+    owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
+    authoritys: findings.filter(
+      (one) => asks(one) && one.responsibleSide === 'public' && one.placed && one.severity !== 'slight',
+    ),
+  };
+} // prettier-ignore
+
+/** The ground of a finding's line. */
+export function bedOf(site: Pick<Site, 'beds'>, lineId: string): Bed {
+  const bed = site.beds.get(lineId);
+  if (!bed) throw new Error(`no line is called ${lineId}`);
+  return bed;
+}
