@@ -7,6 +7,7 @@ import type { Meeting } from '../lateral/meets';
 import type { PlacedTie } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
 import { composeReport } from '../report/compose';
+import { repairJson } from './repair-json';
 
 /** Footages are printed to the thousandth: far below any tape, and free of binary noise. */
 const ft = (value: number) => roundTo(value, 3);
@@ -31,8 +32,7 @@ export function derivedJson(derived: Derived): Record<string, unknown> {
     advice: derived.advice,
     provisos: derived.provisos,
     suspicions: derived.suspicions,
-    plans: [],
-    pick: null,
+    ...repairJson(derived),
     report: {
       overall: derived.overall,
       completeness: derived.completeness,

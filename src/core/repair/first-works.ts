@@ -1,7 +1,7 @@
 import { type Interval, unite } from '../base/interval';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
-import type { MethodId } from './methods/method';
+import type { MethodId } from './methods/method-id';
 import { bedOf, type Site } from './site';
 import type { WorkDraft } from './work';
 

@@ -2,7 +2,7 @@ import type { Range } from './range';
 
 /** Two significant figures: more would promise what a planning figure does not hold. */
 function twoFigures(value: number): number {
-  if (value === 0) return 0;
+  if (Math.abs(value) < 10) return Math.round(value);
   const step = 10 ** (Math.floor(Math.log10(Math.abs(value))) - 1);
   return Math.round(value / step) * step;
 }

@@ -1,7 +1,7 @@
 import type { Interval } from '../base/interval';
 import type { Zone } from '../log/vocabulary';
 import type { Tee } from './bed';
-import type { MethodId } from './methods/method';
+import type { MethodId } from './methods/method-id';
 import type { PriceKey } from './prices/price-table';
 import type { Range } from './range';
 

@@ -4,7 +4,8 @@ import { showsSoil } from '../../judge/severity/bounds';
 import { IRON } from '../../judge/severity/roots';
 import type { Cell } from '../bed';
 import type { Site } from '../site';
-import { cannot, cures, type MethodId, type Verdict } from './method';
+import { cannot, cures, type Verdict } from './method';
+import type { MethodId } from './method-id';
 
 /** What new pipe, or a new inside of the pipe, does away with. */
 export const IN_THE_PIPE: readonly FindingKind[] = [

@@ -4,13 +4,7 @@ import type { Ground } from '../../lateral/zones';
 import type { Cell } from '../bed';
 import type { PriceKey } from '../prices/price-table';
 import type { Site } from '../site';
-
-export const METHOD_IDS = [
-  'cut', 'jet', 'treat-roots', 'descale', 'ramp-lip', 'patch-liner', 'liner', 'dig', 'replace-exposed',
-  'slab-break', 'reroute', 'burst', 'cleanout', 'raise-riser', 'ejector', 'look-again', 'second-opinion',
-  'abatement', 'notify-authority', 'notify-utility-owner',
-] as const; // prettier-ignore
-export type MethodId = (typeof METHOD_IDS)[number];
+import type { MethodId } from './method-id';
 
 /** What a method does for a finding: ends it, holds it for a time, or neither; and why. */
 export type Verdict = { readonly does: 'cure' | 'hold' | 'no'; readonly because: string };

@@ -1,6 +1,6 @@
 import type { Finding } from '../../judge/finding';
 import { jet } from '../methods/jet';
-import type { MethodId } from '../methods/method';
+import type { MethodId } from '../methods/method-id';
 import { canBeMet, whyNotOver } from '../pose';
 import { bedOf, type Site } from '../site';
 import type { WorkDraft } from '../work';

@@ -1,0 +1,116 @@
+import { seededRandom } from '../../rig/random';
+import { drawFrom } from '../range';
+import { upkeepIn } from './expect';
+import { type Future, YEARS } from './future';
+
+/** What many histories of one plan came to, by year: index 0 is now, index y the end of year y. */
+export type Played<Id extends string = string> = {
+  readonly planId: Id;
+  /** Money spent so far: 10th percentile, median, 90th percentile, mean. */
+  readonly low: readonly number[];
+  readonly middle: readonly number[];
+  readonly high: readonly number[];
+  readonly mean: readonly number[];
+  /** Share of histories with at least one backup so far. */
+  readonly backup: readonly number[];
+};
+
+/** Histories that are being played, some at a time. */
+export type Play<Id extends string> = {
+  /** Plays so many more of each plan; returns the share played so far, 0 to 1. */
+  readonly step: (histories: number) => number;
+  /** What has been played so far came to. */
+  readonly tell: () => readonly Played<Id>[];
+};
+
+export const USUAL_HISTORIES = 20_000;
+
+type Table = { readonly chances: Float64Array; readonly isAgain: boolean; readonly cost: number; readonly clearedEvery: number }; // prettier-ignore
+
+/** One plan's histories: the money spent by the end of each year, year by year. */
+type Column = {
+  readonly future: Future;
+  readonly tables: readonly Table[];
+  readonly upkeep: Float64Array;
+  readonly spent: readonly Float32Array[];
+  readonly backups: Uint32Array;
+};
+
+function columnOf(future: Future, histories: number): Column {
+  return {
+    future,
+    tables: future.risks.map(({ chances, after, cost, clearedEvery }) => ({
+      chances: Float64Array.from(chances),
+      isAgain: after === 'again',
+      cost,
+      clearedEvery: clearedEvery ?? 0,
+    })),
+    upkeep: Float64Array.from({ length: YEARS + 1 }, (_, year) => year === 0 ? 0 : upkeepIn(future.upkeep, year)), // prettier-ignore
+    spent: Array.from({ length: YEARS + 1 }, () => new Float32Array(histories)),
+    backups: new Uint32Array(YEARS + 1),
+  };
+}
+
+/**
+ * Starts to play plans forward. The same seed gives the same numbers, however many are played at a time:
+ * every plan draws from a sequence of its own.
+ */
+export function startPlay<Id extends string>(
+  futures: readonly Future<Id>[],
+  { histories = USUAL_HISTORIES, seed }: { readonly histories?: number; readonly seed: number },
+): Play<Id> {
+  const columns = futures.map((future) => columnOf(future, histories));
+  const randoms = futures.map((_, index) => seededRandom(seed + index * 7919));
+  let played = 0;
+  const playOne = (
+    { future, tables, upkeep, spent, backups }: Column,
+    random: ReturnType<typeof seededRandom>,
+    at: number,
+  ) => {
+    // prettier-ignore
+    const bill = new Float64Array(YEARS + 1);
+    bill[0] = drawFrom(future.now, random.normal());
+    let firstBackup = YEARS + 1;
+    for (const { chances, isAgain, cost, clearedEvery } of tables) {
+      let age = 0;
+      for (let year = 1; year <= YEARS; year += 1) {
+        const comes = random.next() < chances[age]!;
+        if (comes) {
+          bill[year]! += cost;
+          if (year < firstBackup) firstBackup = year;
+          if (!isAgain) break;
+        }
+        const isCleared = comes || (clearedEvery > 0 && year % clearedEvery === 0);
+        age = isCleared ? 0 : Math.min(age + 1, YEARS - 1);
+      }
+    }
+    let sum = 0;
+    for (let year = 0; year <= YEARS; year += 1) {
+      sum += bill[year]! + upkeep[year]!;
+      spent[year]![at] = sum;
+      if (year >= firstBackup) backups[year]! += 1;
+    }
+  };
+  return {
+    step: (more) => {
+      const end = Math.min(histories, played + more);
+      for (const [index, column] of columns.entries())
+        for (let at = played; at < end; at += 1) playOne(column, randoms[index]!, at);
+      played = end;
+      return played / histories;
+    },
+    tell: () => columns.map((column, index) => ({ planId: futures[index]!.planId, ...summarise(column, played) })), // prettier-ignore
+  };
+}
+
+function summarise({ spent, backups }: Column, played: number): Omit<Played, 'planId'> {
+  const sorted = spent.map((column) => column.slice(0, played).sort());
+  const at = (share: number) => sorted.map((column) => column[Math.min(played - 1, Math.floor(share * played))] ?? 0); // prettier-ignore
+  return {
+    low: at(0.1),
+    middle: at(0.5),
+    high: at(0.9),
+    mean: sorted.map((column) => column.reduce((sum, value) => sum + value, 0) / Math.max(1, played)), // prettier-ignore
+    backup: [...backups].map((count) => count / Math.max(1, played)),
+  };
+}
