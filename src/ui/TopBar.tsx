@@ -10,6 +10,7 @@ const STAGES = [
   { key: 'scope', label: 'Scope' },
   { key: 'lateral', label: 'Lateral' },
   { key: 'findings', label: 'Findings' },
+  { key: 'repairs', label: 'Repairs' },
   { key: 'report', label: 'Report' },
 ] as const;
 export type Stage = (typeof STAGES)[number]['key'];

@@ -45,6 +45,9 @@ export type Settings = {
   readonly assumptions: Partial<Assumptions>;
 };
 
+/** Settings that a job has of its own: the inspector's settings of today are not laid over them. */
+export const OWN_OF_JOB: readonly (keyof Settings)[] = ['horizonYears', 'priceBook', 'assumptions'];
+
 /** How far the futures are played. */
 export const LONGEST_HORIZON_YEARS = 30;
 

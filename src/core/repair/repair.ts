@@ -1,17 +1,16 @@
 import { memoOf } from '../base/memo';
 import type { Derived } from '../derive';
 import { chosenPlan, ownPlan } from '../job/plans';
-import { type BrokenRule, checkWorks } from './check-works';
-import { orderOf } from './first-works';
 import { expect, type Expectation } from './futures/expect';
 import type { Future } from './futures/future';
 import { futureOf } from './futures/future-of';
 import { type GravitySum, sumsOfGravity } from './gravity';
 import { type LookValue, valueLooks } from './look-value';
 import { methodById } from './methods/index';
+import { type OwnPlanned, planOwn } from './own-plan';
 import { paysBackIn, type Pick, pickPlan, riskWeight, weigh, type Weighing } from './pick';
 import { planAll } from './plans/chert-plans';
-import { type Plan, planAsIs, type PlanId } from './plans/plan';
+import type { Plan, PlanId } from './plans/plan';
 import { type Refusal, refusalsOf } from './refusals';
 import { type Site, siteOf } from './site';
 
@@ -29,7 +28,7 @@ export type Repair = {
   readonly site: Site;
   readonly plans: readonly Plan[];
   /** The inspector's own plan and the rules that it breaks; `null` while there is none. */
-  readonly own: { readonly plan: Plan; readonly broken: readonly BrokenRule[] } | null;
+  readonly own: OwnPlanned | null;
   readonly futures: readonly Future<PlanId>[];
   readonly expectations: ReadonlyMap<PlanId, Expectation>;
   readonly weighing: Weighing;
@@ -68,11 +67,9 @@ export const repairOf = memoOf((derived: Derived): Repair => {
   const site = siteOf(derived);
   const { job, decisions } = derived.inspection;
   const own = ownPlan(decisions);
-  const ordered = own?.works.toSorted((a, b) => orderOf(a) - orderOf(b) || a.fromFt - b.fromFt);
-  const known = ordered?.filter(({ lineId }) => site.beds.has(lineId));
-  const ownPlanned = known ? planAsIs(site, 'own', known) : null;
+  const ownPlanned = own ? planOwn(site, own.works) : null;
   const three = planAll(site);
-  const plans = ownPlanned ? [...three, ownPlanned] : three;
+  const plans = ownPlanned ? [...three, ownPlanned.plan] : three;
   const futures = plans.map((plan) => futureOf(site, plan));
   const { discountRate } = site.assumptions;
   const expectations = new Map(futures.map((future) => [future.planId, expect(future, discountRate)]));
@@ -89,7 +86,7 @@ export const repairOf = memoOf((derived: Derived): Repair => {
   return {
     site,
     plans,
-    own: ownPlanned ? { plan: ownPlanned, broken: checkWorks(site, ownPlanned.works) } : null,
+    own: ownPlanned,
     futures,
     expectations,
     weighing,

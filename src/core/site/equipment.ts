@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
 import type { OwnWord } from '../callout/draft';
 import { type Judgement, judgementSchema } from '../job/judgement';
+import { type PriceBook, priceBookSchema } from '../repair/prices/price-book';
 
 /** A camera head: what decides where it fits. */
 export type Head = { readonly name: string; readonly diameterIn: number; readonly levels: boolean };
@@ -24,6 +25,8 @@ export type Preferences = {
   readonly ownWords: readonly OwnWord[];
   /** How new jobs are judged; absent: as Chert would. */
   readonly judgement?: Judgement;
+  /** The inspector's price books, by area; absent: Chert's own alone. */
+  readonly priceBooks?: readonly PriceBook[];
 };
 
 /**
@@ -69,4 +72,5 @@ export const preferencesSchema = Joi.object({
     .max(500)
     .required(),
   judgement: judgementSchema,
+  priceBooks: Joi.array().items(priceBookSchema).max(100),
 });

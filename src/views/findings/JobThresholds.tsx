@@ -1,5 +1,6 @@
 import { writeCanonical } from '#core/formats/canonical';
 import type { Inspection } from '#core/job/inspection';
+import { OWN_OF_JOB } from '#core/job/settings';
 import type { FactsChange } from '#core/job/facts';
 import { THRESHOLD_KEYS, THRESHOLD_TABLE } from '#core/judge/severity/thresholds';
 import type { Preferences } from '#core/site/equipment';
@@ -16,9 +17,12 @@ export function JobThresholds({ inspection, preferences, onSettings }: Props) {
   const own = inspection.settings.thresholds ?? {};
   const differing = THRESHOLD_KEYS.filter((key) => own[key] !== undefined);
   const mine = preferences.judgement?.settings ?? {};
-  const isMine = writeCanonical(mine) === writeCanonical(inspection.settings);
+  const judged = Object.fromEntries(
+    Object.entries(inspection.settings).filter(([key]) => !OWN_OF_JOB.includes(key as never)),
+  );
+  const isMine = writeCanonical(mine) === writeCanonical(judged);
   // What the job has and the inspector's settings have not goes back to Chert's own.
-  const nothing = Object.fromEntries(Object.keys(inspection.settings).map((key) => [key, null]));
+  const nothing = Object.fromEntries(Object.keys(judged).map((key) => [key, null]));
   return (
     <div className={styles['thresholds']}>
       {differing.length === 0 ? (

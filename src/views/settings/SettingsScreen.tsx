@@ -18,7 +18,7 @@ import { useReady } from '../shared/useReady';
 import styles from './SettingsScreen.module.css';
 
 type Skid = { readonly name: string };
-export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement'> & {
+export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement' | 'priceBooks'> & {
   equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
   judgement: JudgementFields;
 };
@@ -70,6 +70,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
         skids: equipment.skids.map(({ name }) => name.trim()).filter((name) => name !== ''),
       },
       judgement: fromFields(judgement),
+      ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
     };
     const { error } = preferencesSchema.validate(wanted, VALIDATION);
     setKept(false);
@@ -160,6 +161,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
           onTrouble={setTrouble}
           onRead={(read) => {
             reset(fieldsOf(read));
+            setStored((now) => (read.priceBooks ? { ...now, priceBooks: read.priceBooks } : now));
             setTrouble([]);
             setKept(false);
           }}

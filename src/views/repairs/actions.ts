@@ -1,0 +1,35 @@
+import { ulid } from 'ulid';
+import type { Decision } from '#core/job/inspection';
+import type { OwnWork, QuoteDecision } from '#core/job/plans';
+import type { Profile } from '#core/job/job';
+import type { Settings } from '#core/job/settings';
+import { evidenceOfPlan } from '#core/repair/repair';
+import type { Plan } from '#core/repair/plans/plan';
+import type { JobOnDevice } from '../device/useJob';
+
+/** The inspector's own plan is one per job: it is changed in place. */
+const OWN_PLAN = 'own-plan';
+
+/** What can be done on Repairs, each as a change that the job keeps. */
+export function repairActions(job: JobOnDevice) {
+  const put = (decision: Decision) =>
+    job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
+  const drop = (id: string) =>
+    job.change({ what: 'facts', facts: { decisions: { [id]: null } } });
+  const ownId = job.inspection.decisions.findLast(({ kind }) => kind === 'own-plan')?.id ?? OWN_PLAN;
+  return {
+    drop,
+    choosePlan: (plan: Plan, reason: string) =>
+      put({ id: ulid(), kind: 'choose-plan', reason, planId: plan.id, evidence: evidenceOfPlan(plan) }),
+    keepOwn: (works: readonly OwnWork[]) =>
+      put({ id: ownId, kind: 'own-plan', reason: '', works }),
+    dropOwn: () => drop(ownId),
+    keepQuote: (quote: Omit<QuoteDecision, 'id' | 'kind' | 'reason'>) =>
+      put({ ...quote, id: ulid(), kind: 'contractor-quote', reason: '' }),
+    set: <K extends keyof Settings>(key: K, value: Settings[K]) =>
+      job.change({ what: 'facts', facts: { settings: { [key]: value } } }),
+    setProfile: (profile: Profile) => job.change({ what: 'facts', facts: { job: { profile } } }),
+  };
+} // prettier-ignore
+
+export type RepairActions = ReturnType<typeof repairActions>;

@@ -1,0 +1,42 @@
+import { derive } from '#core/derive';
+import type { Inspection } from '#core/job/inspection';
+import type { PlanId } from '#core/repair/plans/plan';
+import { type Played, startPlay, USUAL_HISTORIES } from '#core/repair/futures/play';
+import { findSways, type Sway } from '#core/repair/futures/sensitivity';
+import { repairOf } from '#core/repair/repair';
+
+export type Asked =
+  | { readonly ask: 'play'; readonly inspection: Inspection; readonly seed: number }
+  | { readonly ask: 'sways'; readonly inspection: Inspection };
+export type Answered =
+  | { readonly tell: 'progress'; readonly share: number }
+  | { readonly tell: 'played'; readonly played: readonly Played<PlanId>[]; readonly tookMs: number }
+  | { readonly tell: 'sways'; readonly sways: readonly Sway[] };
+
+/** How many histories are played between two words of progress. */
+const AT_A_TIME = 2000;
+
+const say = (answer: Answered) => postMessage(answer);
+const breathe = () => new Promise((resolve) => setTimeout(resolve));
+
+async function play(inspection: Inspection, seed: number) {
+  const { futures } = repairOf(derive(inspection));
+  const startMs = performance.now();
+  const playing = startPlay(futures, { seed, histories: USUAL_HISTORIES });
+  for (let share = 0; share < 1;) {
+    share = playing.step(AT_A_TIME);
+    say({ tell: 'progress', share });
+    // Between two parts the worker hears whether it is still wanted.
+    await breathe();
+  }
+  const played = playing.tell();
+  say({ tell: 'played', played, tookMs: performance.now() - startMs });
+}
+
+addEventListener('message', ({ data }: MessageEvent<Asked>) => {
+  if (data.ask === 'play') void play(data.inspection, data.seed);
+  else {
+    const { site, plans, weighing } = repairOf(derive(data.inspection));
+    say({ tell: 'sways', sways: findSways(site, plans, weighing) });
+  }
+});
