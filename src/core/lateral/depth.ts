@@ -1,3 +1,4 @@
+import type { Interval } from '../base/interval';
 import { memoOf } from '../base/memo';
 import type { Lateral } from './lateral';
 
@@ -42,4 +43,19 @@ export function isLocated(located: readonly Located[], stationFt: number): boole
     located.some((at) => at.stationFt <= stationFt) &&
     located.some((at) => at.stationFt >= stationFt);
   return isNear || isBetween;
+}
+
+/** How deep a stretch lies, feet, and whether all of it rests on locates. Depth turns only where a locate is. */
+export function depthOver(
+  located: readonly Located[],
+  { fromFt, toFt }: Interval,
+): { readonly leastFt: number; readonly mostFt: number; readonly isLocated: boolean } {
+  const turns = located.map(({ stationFt }) => stationFt).filter((at) => at > fromFt && at < toFt);
+  const spots = [fromFt, ...turns, toFt];
+  const depths = spots.map((at) => depthAtFt(located, at));
+  return {
+    leastFt: Math.min(...depths),
+    mostFt: Math.max(...depths),
+    isLocated: spots.every((at) => isLocated(located, at)),
+  };
 }

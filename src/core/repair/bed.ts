@@ -1,6 +1,6 @@
 import { type Interval } from '../base/interval';
 import { lastAtOrBelow } from '../base/memo';
-import { depthAtFt, isLocated, readDepths } from '../lateral/depth';
+import { depthAtFt, readDepths } from '../lateral/depth';
 import type { Lateral } from '../lateral/lateral';
 import { type ResponsibleSide, type Segment, segmentAt } from '../lateral/segments';
 import { type Ground, groundOf } from '../lateral/zones';
@@ -17,8 +17,6 @@ export type Cell = Interval & {
   readonly side: ResponsibleSide;
   /** At its middle, feet. */
   readonly depthFt: number;
-  /** Whether the depth rests on a locate; else it is assumed. */
-  readonly isLocated: boolean;
   /** How much dearer a foot of trench is here for its depth. */
   readonly factor: number;
 };
@@ -85,7 +83,6 @@ export function layBed(lateral: Lateral): Bed {
       diameterIn: segment?.diameterIn ?? null,
       side: segment?.responsibleSide ?? 'owner',
       depthFt,
-      isLocated: isLocated(located, middleFt),
       factor: depthFactor(depthFt),
     };
   });

@@ -66,8 +66,11 @@ function checkFindings(site: Site, works: readonly Work[], draft: Work, at: numb
         return broken('passes', `${name(draft)}: cannot pass finding ${finding.number}, for ${barred}.`);
       if (isDone(finding) || !site.owned.includes(finding)) return [];
       const verdict = method.verdict(finding, site);
-      if (verdict?.does === 'no') return broken('keeps', `${name(draft)}: leaves finding ${finding.number}, for ${verdict.because}.`);
-      if (verdict?.does !== 'cure') return [];
+      // A hose that goes over a sag claims no cure of it.
+      const claims = ['replace', 'mend'].includes(method.role);
+      if (verdict?.does === 'no' && claims) return broken('keeps', `${name(draft)}: leaves finding ${finding.number}, for ${verdict.because}.`);
+      // Pipe that nobody has to mend may be left half done.
+      if (verdict?.does !== 'cure' || !['repair', 'urgent'].includes(finding.action)) return [];
       const needed = neededFor(site, finding, method);
       const shortFt = lengthFt(needed) - totalFt([{ fromFt: Math.max(needed.fromFt, draft.fromFt), toFt: Math.min(needed.toFt, draft.toFt) }].filter(({ fromFt, toFt }) => toFt > fromFt));
       return shortFt > SHORT_FT

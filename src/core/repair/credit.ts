@@ -1,7 +1,7 @@
 import { clip, type Interval, subtract, totalFt } from '../base/interval';
 import type { Finding } from '../judge/finding';
 import { cellsWithin } from './bed';
-import { groundRunsOf } from './pieces';
+import { cutByGround } from './pieces';
 import { methodById } from './methods/index';
 import type { Method } from './methods/method';
 import { bedOf, type Site } from './site';
@@ -23,8 +23,7 @@ export function usablePartsOf(site: Site, draft: WorkDraft): Interval[] {
 export function neededFor(site: Site, finding: Finding, method: Method): Interval {
   const reach = method.reach(finding, site);
   if (finding.kind === 'standing-water') return reach;
-  const runs = groundRunsOf(bedOf(site, finding.lineId));
-  const own = runs.filter((run) => run.fromFt <= finding.span.toFt && run.toFt >= finding.span.fromFt);
+  const own = cutByGround(bedOf(site, finding.lineId), finding.span).map(({ run }) => run);
   const within = { fromFt: own[0]?.fromFt ?? -Infinity, toFt: own.at(-1)?.toFt ?? Infinity };
   return clip(reach, within) ?? reach;
 } // prettier-ignore

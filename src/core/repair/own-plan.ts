@@ -1,6 +1,11 @@
 import type { OwnWork } from '../job/plans';
 import { type BrokenRule, checkWorks } from './check-works';
-import { orderOf } from './first-works';
+import { gapBetweenFt, subtract } from '../base/interval';
+import { orderOf, withFirst } from './first-works';
+import { neededFor } from './credit';
+import type { Finding } from '../judge/finding';
+import { methodById } from './methods/index';
+import type { MethodId } from './methods/method-id';
 import { type Plan, planAsIs } from './plans/plan';
 import type { Site } from './site';
 
@@ -14,4 +19,27 @@ export function planOwn(site: Site, works: readonly OwnWork[]): OwnPlanned {
     .toSorted((a, b) => orderOf(a) - orderOf(b) || a.fromFt - b.fromFt);
   const plan = planAsIs(site, 'own', known);
   return { plan, broken: checkWorks(site, plan.works) };
+}
+
+/** A work as a decision keeps it. */
+export const asOwnWork = ({ method, lineId, fromFt, toFt }: OwnWork): OwnWork => ({ method, lineId, fromFt, toFt }); // prettier-ignore
+
+/** The works with all that must come first and is not among them yet. */
+export function addWhatComesFirst(site: Site, works: readonly OwnWork[]): OwnWork[] {
+  const missing = withFirst(site, works)
+    .filter(({ isFirst }) => isFirst)
+    .flatMap((first): OwnWork[] => {
+      const there = works.filter(({ method, lineId }) => method === first.method && lineId === first.lineId);
+      const isPoint = first.fromFt === first.toFt;
+      const left = isPoint
+        ? there.some((one) => gapBetweenFt(one, first) === 0) ? [] : [first]
+        : subtract([first], there);
+      return left.map(({ fromFt, toFt }) => asOwnWork({ ...first, fromFt, toFt }));
+    });
+  return [...works, ...missing];
+} // prettier-ignore
+
+/** What a method would have to work for a finding. */
+export function workFor(site: Site, finding: Finding, method: MethodId): OwnWork {
+  return { method, lineId: finding.lineId, ...neededFor(site, finding, methodById(method)) };
 }

@@ -82,25 +82,38 @@ export function sayChance(chance: number): string {
   return chance > 0.4 ? `${Math.round(chance * 10)} in 10` : `1 in ${one}`;
 }
 
+/** A lead smaller than this share of what it is a lead in says nothing, with planning figures. */
+const CLOSE_RATIO = 0.1;
+
+/** Why the pick and not this one. */
+function sayOther(other: Weighed, best: Weighed): string {
+  const name = PLAN_NAMES[other.planId];
+  if (other.ruledOut !== null) return `${name} is out: ${other.ruledOut}.`;
+  const lead = other.objective - best.objective;
+  if (Math.abs(lead) < 0.5) return `${name} comes to the same.`;
+  const isClose = lead < CLOSE_RATIO * best.objective;
+  const risk = other.backup - best.backup;
+  const chance =
+    Math.abs(risk) < 0.05
+      ? ''
+      : risk > 0
+        ? `, with a greater chance of a backup (${sayChance(other.backup)})`
+        : `, though with less chance of a backup (${sayChance(other.backup)})`;
+  return `${name} comes to about ${sayMoney(lead)} more${chance}${isClose ? ': too close to call by these figures' : ''}.`;
+}
+
 /** The plan with the least objective of those that may be picked; the first of equals, which does least. */
 export function pickPlan(weighed: readonly Weighed[], { horizonYears, weight }: Weighing): Pick {
   const able = weighed.filter(({ ruledOut }) => ruledOut === null);
   const among = able.length > 0 ? able : weighed;
   const best = among.reduce((least, one) => (one.objective < least.objective - 0.5 ? one : least));
-  const others = weighed.filter((one) => one !== best);
   const because = [
     `Over ${sayYears(horizonYears)}, ${PLAN_NAMES[best.planId]} is expected to cost ${sayMoney(best.expected)} in today’s money, backups counted.`,
-    ...others.map((other) => {
-      const name = PLAN_NAMES[other.planId];
-      if (other.ruledOut !== null) return `${name} is out: ${other.ruledOut}.`;
-      if (Math.abs(other.objective - best.objective) < 0.5) return `${name} comes to the same.`;
-      const risk = other.backup > best.backup + 0.005 ? `, and ${sayMoney(other.risk)} more for the chance of a backup (${sayChance(other.backup)})` : '';
-      return `${name}: ${sayMoney(other.expected)}${risk}.`;
-    }),
+    ...weighed.filter((one) => one !== best).map((other) => sayOther(other, best)),
     `The pick is the least of expected cost plus ${sayMoney(weight)} times the chance of a backup. What is urgent is never put off.`,
   ];
   return { planId: best.planId, weighed, because };
-} // prettier-ignore
+}
 
 /** The first year by whose end one plan has cost no more than another; `null` when none within the futures has. */
 export function paysBackIn(dear: Expectation, cheap: Expectation): number | null {

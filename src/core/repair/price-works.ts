@@ -1,5 +1,6 @@
 import { lengthFt } from '../base/interval';
 import { roundTo } from '../base/numbers';
+import { depthOver, readDepths } from '../lateral/depth';
 import type { Zone } from '../log/vocabulary';
 import { type Cell, cellsWithin, teesWithin } from './bed';
 import { methodById } from './methods/index';
@@ -83,7 +84,6 @@ export function priceWorks(site: Site, drafts: readonly WorkDraft[]): Work[] {
         cost: scaleRange(rate, quantity * factor),
       };
     });
-    const depths = cells.map(({ depthFt }) => depthFt);
     return {
       ...draft,
       id: `W${index + 1}`,
@@ -91,13 +91,7 @@ export function priceWorks(site: Site, drafts: readonly WorkDraft[]): Work[] {
       cost: addRanges(lines.map(({ cost }) => cost)),
       lines,
       zones: [...new Set(cells.flatMap(({ zone }) => (zone === null ? [] : [zone])))],
-      depth: method.opensGround
-        ? {
-            leastFt: Math.min(...depths),
-            mostFt: Math.max(...depths),
-            isLocated: cells.every(({ isLocated }) => isLocated),
-          }
-        : null,
+      depth: method.opensGround ? depthOver(readDepths(bed.lateral), draft) : null,
       publicFt: cells.filter(({ side }) => side === 'public').reduce((sum, cell) => sum + lengthFt(cell), 0), // prettier-ignore
       tees,
       cures: [],

@@ -1,6 +1,6 @@
 import { memoOf } from '../base/memo';
 import type { Derived } from '../derive';
-import { chosenPlan, ownPlan } from '../job/plans';
+import { chosenPlan, ownPlan, type OwnWork } from '../job/plans';
 import { expect, type Expectation } from './futures/expect';
 import type { Future } from './futures/future';
 import { futureOf } from './futures/future-of';
@@ -62,42 +62,79 @@ function chosenOf(derived: Derived, plans: readonly Plan[]): Chosen | null {
   return { planId: decision.planId as PlanId, reason: decision.reason, decisionId: decision.id, changed }; // prettier-ignore
 }
 
-/** Works out repair once for what was derived. A pure function. */
-export const repairOf = memoOf((derived: Derived): Repair => {
-  const site = siteOf(derived);
-  const { job, decisions } = derived.inspection;
-  const own = ownPlan(decisions);
-  const ownPlanned = own ? planOwn(site, own.works) : null;
-  const three = planAll(site);
-  const plans = ownPlanned ? [...three, ownPlanned.plan] : three;
-  const futures = plans.map((plan) => futureOf(site, plan));
-  const { discountRate } = site.assumptions;
-  const expectations = new Map(futures.map((future) => [future.planId, expect(future, discountRate)]));
-  const weighing: Weighing = {
-    horizonYears: derived.settings.horizonYears,
-    weight: riskWeight(job.profile, site.assumptions),
-    findings: site.owned,
-  };
-  // The inspector's own plan is shown beside the others; Chert picks among its own.
+/** Picks among Chert's own plans; the inspector's is weighed and shown beside them. */
+function pickAt(
+  plans: readonly Plan[],
+  expectations: Repair['expectations'],
+  weighing: Weighing,
+): Pick {
   const weighed = weigh(
     plans.map((plan) => ({ plan, expectation: expectations.get(plan.id)! })),
     weighing,
   );
   return {
-    site,
+    ...pickPlan(
+      weighed.filter(({ planId }) => planId !== 'own'),
+      weighing,
+    ),
+    weighed,
+  };
+}
+
+/** The same repair weighed over another horizon: plans and futures stay as they are. */
+export function atHorizon(repair: Repair, horizonYears: number): Repair {
+  const weighing = { ...repair.weighing, horizonYears };
+  return { ...repair, weighing, pick: pickAt(repair.plans, repair.expectations, weighing) };
+}
+
+/** What follows from a set of plans: how each goes on, what it refuses, and which is picked. */
+function followFrom(site: Site, plans: readonly Plan[], weighing: Weighing) {
+  const futures = plans.map((plan) => futureOf(site, plan));
+  const { discountRate } = site.assumptions;
+  const expectations = new Map(
+    futures.map((future) => [future.planId, expect(future, discountRate)] as const),
+  );
+  return {
     plans,
-    own: ownPlanned,
     futures,
     expectations,
+    pick: pickAt(plans, expectations, weighing),
+    refusals: new Map(plans.map((plan) => [plan.id, refusalsOf(site, plan)] as const)),
+  };
+}
+
+/** The same repair with another plan of the inspector's own; `null` takes it out. */
+export function withOwnPlan(repair: Repair, works: readonly OwnWork[] | null): Repair {
+  const { site, weighing } = repair;
+  const own = works ? planOwn(site, works) : null;
+  const three = repair.plans.filter(({ id }) => id !== 'own');
+  return { ...repair, own, ...followFrom(site, own ? [...three, own.plan] : three, weighing) };
+}
+
+/** Works out repair once for what was derived. A pure function. */
+export const repairOf = memoOf((derived: Derived): Repair => {
+  const site = siteOf(derived);
+  const { job, decisions } = derived.inspection;
+  const works = ownPlan(decisions)?.works;
+  const own = works ? planOwn(site, works) : null;
+  const three = planAll(site);
+  const weighing: Weighing = {
+    horizonYears: derived.settings.horizonYears,
+    weight: riskWeight(job.profile, site.assumptions),
+    findings: site.owned,
+  };
+  const all = followFrom(site, own ? [...three, own.plan] : three, weighing);
+  return {
+    site,
+    own,
     weighing,
-    pick: {
-      ...pickPlan(weighed.filter(({ planId }) => planId !== 'own'), weighing),
-      weighed,
-    },
-    chosen: chosenOf(derived, plans),
-    paysBackYear: paysBackIn(expectations.get('fix-failing')!, expectations.get('keep-running')!),
-    refusals: new Map(plans.map((plan) => [plan.id, refusalsOf(site, plan)])),
+    ...all,
+    chosen: chosenOf(derived, all.plans),
+    paysBackYear: paysBackIn(
+      all.expectations.get('fix-failing')!,
+      all.expectations.get('keep-running')!,
+    ),
     gravity: sumsOfGravity(site),
     looks: valueLooks(site),
   };
-}); // prettier-ignore
+});

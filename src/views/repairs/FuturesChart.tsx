@@ -35,7 +35,7 @@ export function FuturesChart({ played, horizonYears }: Props) {
     <figure className={styles['chart']}>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
-          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
+          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 40, bottom: 4, left: 0 }}>
             <CartesianGrid className={styles['grid'] ?? ''} vertical={false} />
             <XAxis dataKey="year" type="number" domain={[0, horizonYears]} ticks={yearTicks(horizonYears)} tickFormatter={(year: number) => (year === 0 ? 'now' : `year ${year}`)} />
             <YAxis domain={[0, top]} ticks={ticks} width={64} tickFormatter={sayMoney} />

@@ -16,6 +16,8 @@ type Props = {
   readonly isPick: boolean;
   readonly isChosen: boolean;
   readonly isShown: boolean;
+  /** The finding that is selected: the works that deal with it stand out. */
+  readonly selectedId: string | null;
   readonly brokenCount?: number;
   readonly onShow: () => void;
 };
@@ -53,7 +55,7 @@ export function PlanCard(props: Props) {
           </thead>
           <tbody>
             {plan.works.map((work) => (
-              <tr key={work.id} data-first={work.isFirst || undefined}>
+              <tr key={work.id} data-first={work.isFirst || undefined} data-selected={(props.selectedId !== null && [...work.cures, ...work.holds].includes(props.selectedId)) || undefined}>
                 <td>{sayStations(work)}</td>
                 <td>
                   {methodById(work.method).verb}

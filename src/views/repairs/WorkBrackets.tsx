@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { roundTo, sayFt } from '#core/base/numbers';
 import type { Brackets, Bracket } from '#core/section/brackets';
 import type { Frame } from '#core/section/frame';
@@ -25,10 +25,9 @@ const LEG = 9;
 
 /** The works of a plan under the Section. Of the inspector's own plan both ends can be pulled. */
 export function WorkBrackets({ brackets, frame, stretches, isEditable, onStretch }: Props) {
-  const drawing = useRef<SVGSVGElement>(null);
   const [pulled, setPulled] = useState<{ key: string; end: End } | null>(null);
-  const stationOf = (event: PointerEvent) => {
-    const rect = drawing.current!.getBoundingClientRect();
+  const stationOf = (event: PointerEvent<SVGSVGElement>) => {
+    const rect = event.currentTarget.getBoundingClientRect();
     return frame.stationOf(((event.clientX - rect.left) / rect.width) * frame.width);
   };
   const move = (key: string, end: End, toFt: number, isDone: boolean) => {
@@ -41,14 +40,13 @@ export function WorkBrackets({ brackets, frame, stretches, isEditable, onStretch
       isDone,
     );
   };
-  const onUp = (event: PointerEvent) => {
+  const onUp = (event: PointerEvent<SVGSVGElement>) => {
     if (!pulled) return;
     move(pulled.key, pulled.end, stationOf(event), true);
     setPulled(null);
   };
   return (
     <svg
-      ref={drawing}
       className={styles['brackets']}
       viewBox={`0 0 ${frame.width} ${brackets.height}`}
       role="group"
@@ -69,7 +67,7 @@ export function WorkBrackets({ brackets, frame, stretches, isEditable, onStretch
                 stretch={stretches.get(bracket.key)!}
                 onGrab={(event) => {
                   event.stopPropagation();
-                  drawing.current!.setPointerCapture(event.pointerId);
+                  event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
                   setPulled({ key: bracket.key, end });
                 }}
                 onMove={(toFt) => move(bracket.key, end, toFt, true)}
@@ -97,7 +95,7 @@ type HandleProps = {
   readonly bracket: Bracket;
   readonly end: End;
   readonly stretch: Stretch;
-  readonly onGrab: (event: PointerEvent) => void;
+  readonly onGrab: (event: PointerEvent<SVGGElement>) => void;
   readonly onMove: (toFt: number) => void;
 };
 

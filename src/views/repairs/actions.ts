@@ -26,7 +26,7 @@ export function repairActions(job: JobOnDevice) {
     dropOwn: () => drop(ownId),
     keepQuote: (quote: Omit<QuoteDecision, 'id' | 'kind' | 'reason'>) =>
       put({ ...quote, id: ulid(), kind: 'contractor-quote', reason: '' }),
-    set: <K extends keyof Settings>(key: K, value: Settings[K]) =>
+    set: <K extends keyof Settings>(key: K, value: Settings[K] | null) =>
       job.change({ what: 'facts', facts: { settings: { [key]: value } } }),
     setProfile: (profile: Profile) => job.change({ what: 'facts', facts: { job: { profile } } }),
   };

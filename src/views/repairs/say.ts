@@ -5,13 +5,27 @@ import { sayRange } from '#core/repair/money';
 import type { PriceLine, Work } from '#core/repair/work';
 
 /** Where a work is: "41–60", one footage for a point. */
-export function sayStations({ fromFt, toFt }: { readonly fromFt: number; readonly toFt: number }): string {
+export function sayStations({
+  fromFt,
+  toFt,
+}: {
+  readonly fromFt: number;
+  readonly toFt: number;
+}): string {
   const [from, to] = [sayFt(fromFt), sayFt(toFt)];
   return from === to ? from : `${from}–${to}`;
 }
 
 /** What a work is, for a bracket: "dig and replace, 18.1 ft". */
-export function sayBracket({ method, fromFt, toFt }: { readonly method: Work['method']; readonly fromFt: number; readonly toFt: number }): string {
+export function sayBracket({
+  method,
+  fromFt,
+  toFt,
+}: {
+  readonly method: Work['method'];
+  readonly fromFt: number;
+  readonly toFt: number;
+}): string {
   const longFt = toFt - fromFt;
   const { name, role } = methodById(method);
   const isLong = longFt >= 0.5 && (role === 'replace' || method === 'liner');
@@ -34,4 +48,10 @@ export function sayQuantity({ quantity, unit, rate, factor }: PriceLine): string
   const many = unit === 'foot' ? `${sayFt(quantity)} ft` : String(quantity);
   const depth = factor === 1 ? '' : ` × ${factor} for depth`;
   return `${many} × ${sayRange(rate)}${depth}`;
+}
+
+/** Feet or dollars as typed; `null` when it is no number. A comma serves as a point, a true minus as a hyphen. */
+export function readFeet(text: string): number | null {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  return /^-?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
 }

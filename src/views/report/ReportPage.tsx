@@ -1,5 +1,4 @@
 import type { Block } from '#core/report/block';
-import type { Report } from '#core/report/compose';
 import type { Section } from '#core/section/build';
 import type { SectionRow } from '#core/section/table';
 import { Flake } from '#ui/Flake';
@@ -8,16 +7,16 @@ import styles from './ReportPage.module.css';
 
 type Drawn = { readonly wide: Section; readonly narrow: Section };
 type Props = {
-  readonly report: Report;
+  readonly blocks: readonly Block[];
   readonly drawn: Drawn;
   readonly rows: readonly SectionRow[];
 };
 
 /** Prints the report's blocks as the page that the buyer reads. It needs no script. */
-export function ReportPage({ report, drawn, rows }: Props) {
+export function ReportPage({ blocks, drawn, rows }: Props) {
   return (
     <article className={styles['paper']}>
-      {report.blocks.map((block, index) => (
+      {blocks.map((block, index) => (
         <BlockView key={index} block={block} drawn={drawn} rows={rows} />
       ))}
     </article>

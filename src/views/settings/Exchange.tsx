@@ -1,6 +1,7 @@
 import { sayFault } from '#core/base/fault';
 import { readSettingsFile, writeSettingsFile } from '#core/formats/settings-file';
 import type { Preferences } from '#core/site/equipment';
+import { download } from '../shared/download';
 import form from '../shared/form.module.css';
 import styles from './SettingsScreen.module.css';
 
@@ -13,16 +14,8 @@ type Props = {
 
 /** Settings out to a file and in from one. */
 export function Exchange({ kept, onRead, onTrouble }: Props) {
-  const write = () => {
-    const url = URL.createObjectURL(
-      new Blob([writeSettingsFile(kept)], { type: 'application/json' }),
-    );
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = 'settings.chert-settings.json';
-    link.click();
-    URL.revokeObjectURL(url);
-  };
+  const write = () =>
+    download('settings.chert-settings.json', writeSettingsFile(kept), 'application/json');
   const read = async (file: File | undefined) => {
     if (!file) return;
     const outcome = readSettingsFile(await file.text());

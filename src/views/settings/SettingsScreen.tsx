@@ -156,6 +156,13 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
           <Add onClick={() => words.append({ says: '', means: '' } as never)}>Add a word</Add>
         </section>
         <JudgementPart register={register} />
+        <section className={styles['part']} aria-labelledby="prices-title">
+          <h2 id="prices-title">Prices</h2>
+          <p>
+            What repairs are reckoned by is kept in <a href="/prices">price books</a>, one for each
+            area.
+          </p>
+        </section>
         <Exchange
           kept={stored}
           onTrouble={setTrouble}

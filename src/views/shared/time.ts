@@ -1,12 +1,16 @@
 const two = (value: number) => String(Math.trunc(Math.abs(value))).padStart(2, '0');
 
+/** The day it is on this device, `YYYY-MM-DD`. */
+export function localDay(date: Date): string {
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+}
+
 /** A moment as ISO 8601 with the device's own offset, to the millisecond. */
 export function localInstant(date: Date): string {
   const offsetMin = -date.getTimezoneOffset();
   const offset = `${offsetMin < 0 ? '-' : '+'}${two(offsetMin / 60)}:${two(offsetMin % 60)}`;
-  const day = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
   const time = `${two(date.getHours())}:${two(date.getMinutes())}:${two(date.getSeconds())}`;
-  return `${day}T${time}.${String(date.getMilliseconds()).padStart(3, '0')}${offset}`;
+  return `${localDay(date)}T${time}.${String(date.getMilliseconds()).padStart(3, '0')}${offset}`;
 }
 
 /** What a date and a time field hold, as an instant with the device's offset on that day. */

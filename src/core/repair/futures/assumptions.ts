@@ -9,7 +9,7 @@ type Row = readonly [value: number, low: number, high: number, unit: AssumptionU
  */
 const TABLE = {
   discountRate: [0.03, 0, 0.07, 'share', 'A dollar next year is worth less by'],
-  backupCost: [1800, 700, 5000, 'dollars', 'One backup: emergency call and cleaning up'],
+  backupCost: [2500, 1000, 7000, 'dollars', 'One backup: emergency call and cleaning up'],
   emergencyFactor: [1.5, 1.1, 2.2, 'times', 'A repair in an emergency costs more by'],
   upkeepYearsSlight: [3, 2, 5, 'years', 'Slight roots or deposits are cleaned every'],
   upkeepYearsModerate: [2, 1, 3, 'years', 'Moderate roots or deposits are cleaned every'],
@@ -33,8 +33,8 @@ const TABLE = {
   ageStretchFt: [50, 30, 100, 'ft', 'One failure of worn-out pipe is reckoned for every'],
   householdFactor: [1.25, 1, 1.6, 'times', 'Each further household multiplies clogging by'],
   smallBoreFactor: [1.4, 1, 2, 'times', 'A bore of 3 in or less multiplies clogging by'],
-  riskMaintain: [1500, 0, 4000, 'dollars', 'What a sure backup would weigh beyond its bill, Maintain first'],
-  riskRenew: [5000, 2000, 10000, 'dollars', 'What a sure backup would weigh beyond its bill, Renew first'],
+  riskMaintain: [3000, 0, 8000, 'dollars', 'What a sure backup would weigh beyond its bill, Maintain first'],
+  riskRenew: [6000, 2000, 12000, 'dollars', 'What a sure backup would weigh beyond its bill, Renew first'],
   causeBelly: [1, 0.3, 3, 'times', 'How likely a sunken pipe is, beside other causes'],
   causeOther: [1, 0.3, 3, 'times', 'How likely each other cause is'],
   replaceBeyondFt: [2, 1, 4, 'ft', 'Replacement goes beyond the fault, to sound pipe or to grade, by'],

@@ -1,0 +1,92 @@
+import { roundTo, sayFt, sayList } from '../base/numbers';
+import type { Derived } from '../derive';
+import { nameFinding, nameMaterial, nameZone } from '../log/say-entry';
+import { cautionsOfPlan } from '../repair/cautions';
+import { PLAN_NAMES } from '../repair/pick';
+import type { Plan } from '../repair/plans/plan';
+import { requestSheetOf } from '../repair/request';
+import type { Site } from '../repair/site';
+import type { Block } from './block';
+import { dayOf, sayLongDay } from './calendar';
+import { ACCESS_WORDS } from './words';
+
+const span = (fromFt: number, toFt: number) =>
+  sayFt(fromFt) === sayFt(toFt) ? sayFt(fromFt) : `${sayFt(fromFt)} to ${sayFt(toFt)}`;
+
+/** What the contractor can get a tool in by, and where the feet begin. */
+function accessRows({ inspection, lateral }: Derived): string[][] {
+  const startFt = new Map(
+    lateral.axes.map((axis) => [axis.run.accessPointId, axis.placed ? axis.originFt : null] as const), // prettier-ignore
+  );
+  return inspection.accessPoints.map(({ id, kind, diameterIn, place, usable, obstacle }) => {
+    const at = startFt.get(id);
+    return [
+      id,
+      at === null || at === undefined ? '–' : sayFt(at),
+      `${diameterIn} in ${ACCESS_WORDS[kind]}`,
+      [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`].filter(Boolean).join(', '),
+    ];
+  });
+} // prettier-ignore
+
+/**
+ * The contractor's sheet for a plan, as blocks: where each work is, by stations from the access, depths,
+ * marks, bores, materials and quantities, how a tool gets in, what to take care of, and how the work will
+ * be proved. It has no prices: the contractor brings those.
+ */
+export function composeContractorSheet(derived: Derived, site: Site, plan: Plan): readonly Block[] {
+  const { job, property } = derived.inspection;
+  const accessId = derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const sheet = requestSheetOf(site, plan);
+  const works = sheet.items.map(({ what, fromFt, toFt, where, quantities, forFindings, by }) => [
+    span(fromFt, toFt),
+    `${what}${forFindings.length > 0 ? ` (finding${forFindings.length > 1 ? 's' : ''} ${sayList(forFindings.map(String))})` : ''}`,
+    where.join('; '),
+    quantities.join('; '),
+    by,
+  ]);
+  const planned = new Set(plan.works.flatMap(({ cures, holds }) => [...cures, ...holds]));
+  const found = derived.findings.filter(
+    (finding) => finding.placed && !finding.courtesy && (planned.has(finding.id) || plan.leaves.includes(finding.id)),
+  );
+  return [
+    {
+      kind: 'masthead',
+      left: `Request for a quote · ${property.address}`,
+      right: `scoped ${sayLongDay(dayOf(job.scheduledFor))} by ${job.inspector}`,
+    },
+    {
+      kind: 'headline',
+      text: works.length > 0 ? `Please quote for ${works.length === 1 ? 'one work' : `${works.length} works`} on this sewer lateral.` : 'This plan has no works.',
+      verdict: PLAN_NAMES[plan.id],
+      lead: `Feet are counted along the pipe from ${accessId}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
+    },
+    { kind: 'section', caption: 'The line cut open from the side, with the findings by their numbers.' },
+    { kind: 'table', title: 'What to quote for', head: ['Feet', 'Work', 'Where', 'How much', 'By'], rows: works, numeric: [0] },
+    {
+      kind: 'table',
+      title: 'What was found there',
+      head: ['Feet', 'No.', 'Finding', 'Grade'],
+      rows: found.map(({ span: at, number, kind, severity, provisional }) => [span(at.fromFt, at.toFt), String(number), nameFinding(kind), `${severity}${provisional ? ', provisional' : ''}`]),
+      numeric: [0, 1],
+    },
+    {
+      kind: 'table',
+      title: 'The pipe',
+      head: ['From, ft', 'To, ft', 'Pipe', 'Under', 'Side'],
+      rows: derived.lateral.segments.map(({ fromFt, toFt, diameterIn, material, zone, responsibleSide, certainty }) => [
+        String(roundTo(fromFt, 1)),
+        String(roundTo(toFt, 1)),
+        `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${certainty === 'confirmed' ? '' : ' (not certain)'}`,
+        zone ? nameZone(zone) : 'not logged',
+        responsibleSide,
+      ]),
+      numeric: [0, 1],
+    },
+    { kind: 'list', title: 'Marks on the ground', items: sheet.marks.length > 0 ? sheet.marks : ['None near these works: have the pipe located before digging.'] },
+    { kind: 'table', title: 'Ways in for tools', head: ['Access', 'At, ft', 'What', 'Where'], rows: accessRows(derived), numeric: [1] },
+    ...(sheet.ask.length > 0 ? [{ kind: 'list', title: 'In your quote', items: sheet.ask } as const] : []),
+    ...(sheet.proof.length > 0 ? [{ kind: 'list', title: 'How it will be proved', items: sheet.proof } as const] : []),
+    { kind: 'list', title: 'Take care', items: cautionsOfPlan(site, plan).map(({ about, text }) => `${about}. ${text}`) },
+  ];
+} // prettier-ignore

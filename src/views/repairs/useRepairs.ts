@@ -1,0 +1,91 @@
+import { useMemo, useState } from 'react';
+import type { Interval } from '#core/base/interval';
+import { derive } from '#core/derive';
+import type { Inspection } from '#core/job/inspection';
+import type { OwnWork } from '#core/job/plans';
+import type { Finding } from '#core/judge/finding';
+import { asOwnWork } from '#core/repair/own-plan';
+import type { PlanId } from '#core/repair/plans/plan';
+import { atHorizon, repairOf, withOwnPlan } from '#core/repair/repair';
+import { layBrackets } from '#core/section/brackets';
+import { buildSection, wholeView } from '#core/section/build';
+import { tabulateSection } from '#core/section/table';
+import { sayBracket } from './say';
+
+export const SECTION_HEIGHT = 204;
+
+/** An end of a work while it is being moved: nothing is kept yet. */
+type Moved = { readonly works: readonly OwnWork[] };
+
+/** What the Repairs screen shows: one computation for cards, lines, brackets and chart. */
+export function useRepairs(inspection: Inspection) {
+  const [horizon, setHorizon] = useState<number | null>(null);
+  const [moved, setMoved] = useState<Moved | null>(null);
+  const [picked, setPicked] = useState<PlanId | null>(null);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [width, setWidth] = useState(1248);
+  const [view, setView] = useState<Interval | null>(null);
+  const derived = useMemo(() => derive(inspection), [inspection]);
+  const kept = useMemo(() => repairOf(derived), [derived]);
+  const repair = useMemo(() => {
+    const own = moved ? withOwnPlan(kept, moved.works) : kept;
+    return horizon === null ? own : atHorizon(own, horizon);
+  }, [kept, moved, horizon]);
+
+  const wanted = picked ?? repair.chosen?.planId ?? repair.pick.planId;
+  const shown = repair.plans.find(({ id }) => id === wanted) ?? repair.plans[0]!;
+  const section = useMemo(
+    () => buildSection(derived, { width, height: SECTION_HEIGHT, ...(view ? { view } : {}) }),
+    [derived, width, view],
+  );
+  // Works are known by their place in the kept plan, so that none changes its name while it is moved.
+  const own = useMemo<readonly OwnWork[]>(
+    () => moved?.works ?? kept.own?.plan.works.map(asOwnWork) ?? [],
+    [moved, kept],
+  );
+  const mainLine = derived.lateral.lineId;
+  const bracketed: readonly OwnWork[] = shown.id === 'own' ? own : shown.works;
+  const brackets = useMemo(
+    () =>
+      layBrackets(
+        bracketed.flatMap((work, index) =>
+          work.lineId === mainLine
+            ? [
+                {
+                  key: String(index),
+                  label: sayBracket(work),
+                  fromFt: work.fromFt,
+                  toFt: work.toFt,
+                },
+              ]
+            : [],
+        ),
+        section.frame,
+      ),
+    [bracketed, mainLine, section],
+  );
+  const finding: Finding | null =
+    derived.findings.find(({ number }) => number === selected) ?? null;
+  return {
+    derived,
+    kept,
+    repair,
+    shown,
+    show: setPicked,
+    own,
+    section,
+    rows: useMemo(() => tabulateSection(derived), [derived]),
+    whole: useMemo(() => wholeView(derived.lateral), [derived]),
+    brackets,
+    width,
+    setWidth,
+    setView,
+    finding,
+    select: setSelected,
+    setHorizon,
+    /** Shows works as they would be; `null` shows what is kept. */
+    move: (works: readonly OwnWork[] | null) => setMoved(works ? { works } : null),
+  };
+}
+
+export type RepairsModel = ReturnType<typeof useRepairs>;
