@@ -13,6 +13,11 @@ const PAGES = [
   '/jobs/demo-tern-street/lateral',
   '/jobs/demo-sedge-lane/findings',
   '/jobs/demo-mill-street/lateral',
+  '/prices',
+  '/jobs/demo-alder-bend/repairs',
+  '/jobs/demo-heron-court/repairs',
+  '/jobs/demo-mill-street/repairs',
+  '/jobs/demo-alder-bend/request?plan=fix-failing',
   '/jobs/demo-heron-court/report',
   '/nowhere',
 ];

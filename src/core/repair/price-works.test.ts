@@ -7,7 +7,11 @@ import { siteOf } from './site';
 import type { WorkDraft } from './work';
 
 const zone = (name: string, readingFt: number): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt }); // prettier-ignore
-const locate = (readingFt: number, depthIn: number): Said => ({ kind: 'locate', readingFt, depthIn });
+const locate = (readingFt: number, depthIn: number): Said => ({
+  kind: 'locate',
+  readingFt,
+  depthIn,
+});
 const work = (method: WorkDraft['method'], fromFt: number, toFt: number): WorkDraft => ({ method, lineId: 'main-line', fromFt, toFt }); // prettier-ignore
 const ground = [zone('yard', 0), zone('driveway', 30), zone('strip', 40), zone('street', 50)];
 const flat = siteOf(derivedFrom([...ground, locate(5, 36), locate(55, 36)]));
@@ -19,9 +23,17 @@ describe('the price of works, by hand from the price table', () => {
     // Crew 1,300, a pit 1,000, permit 300, 10 ft × 130, lawn 10 ft × 15.
     ['a dig in the yard', [work('dig', 10, 20)], [1300 + 1000 + 300 + 10 * 130 + 10 * 15]],
     // The second pays for its pit and feet alone; driveway 80 a foot.
-    ['two digs', [work('dig', 10, 14), work('dig', 32, 36)], [1300 + 1000 + 300 + 4 * 145, 1000 + 4 * 210]],
+    [
+      'two digs',
+      [work('dig', 10, 14), work('dig', 32, 36)],
+      [1300 + 1000 + 300 + 4 * 145, 1000 + 4 * 210],
+    ],
     // Half under the driveway, half under the strip, where a permit of the right of way is wanted.
-    ['a dig over two surfaces', [work('dig', 35, 45)], [1300 + 1000 + 300 + 900 + 10 * 130 + 5 * 80 + 5 * 25]],
+    [
+      'a dig over two surfaces',
+      [work('dig', 35, 45)],
+      [1300 + 1000 + 300 + 900 + 10 * 130 + 5 * 80 + 5 * 25],
+    ],
     ['jetting', [work('jet', 10, 12), work('jet', 20, 22)], [480 + 2 * 2, 2 * 2]],
     ['telling the authority', [work('notify-authority', 10, 10)], [0]],
   ])('%s', (_, works, expected) => {
@@ -49,7 +61,11 @@ describe('the price of works, by hand from the price table', () => {
   });
 
   it('adds up: lines to works, works to the likely price of the plan', () => {
-    const plan = planOf(flat, 'own', [work('dig', 10, 20), work('liner', 21, 29), work('dig', 52, 56)]);
+    const plan = planOf(flat, 'own', [
+      work('dig', 10, 20),
+      work('liner', 21, 29),
+      work('dig', 52, 56),
+    ]);
     for (const { lines, cost } of plan.works)
       expect(lines.reduce((sum, line) => sum + line.cost.likely, 0)).toBeCloseTo(cost.likely, 6);
     const all = plan.works.reduce((sum, { cost }) => sum + cost.likely, 0);

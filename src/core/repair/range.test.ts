@@ -23,7 +23,9 @@ describe('the range of a sum', () => {
   it('lies between independent and all alike, whatever is added', () => {
     fc.assert(
       fc.property(fc.array(anyRange, { minLength: 1, maxLength: 8 }), (parts) => {
-        const [apart, sum, alike] = [0, 0.5, 1].map((correlation) => totalRange(parts, correlation));
+        const [apart, sum, alike] = [0, 0.5, 1].map((correlation) =>
+          totalRange(parts, correlation),
+        );
         expect(sum!.high).toBeGreaterThanOrEqual(apart!.high - 1e-6);
         expect(sum!.high).toBeLessThanOrEqual(alike!.high + 1e-6);
         expect(sum!.low).toBeLessThanOrEqual(sum!.likely);

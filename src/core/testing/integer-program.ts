@@ -53,7 +53,11 @@ export function integerProgramOf({ trades, targets, once }: Problem): string {
   for (const [target] of targets.entries())
     rule(picks.filter((pick) => pick.target === target).map(({ name }) => name).join(' + '), '>= 1'); // prettier-ignore
   for (const pick of picks)
-    for (const bit of bitsIn(meterOf(trades[pick.trade]!).onceIn(pick.fromFt, pick.toFt), once.length)) // prettier-ignore
+    for (const bit of bitsIn(
+      meterOf(trades[pick.trade]!).onceIn(pick.fromFt, pick.toFt),
+      once.length,
+    ))
+      // prettier-ignore
       rule(`u${bit} - ${pick.name}`, '>= 0');
 
   for (const [at, trade] of trades.entries()) {

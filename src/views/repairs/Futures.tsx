@@ -1,19 +1,26 @@
 import { sayMoney } from '#core/repair/money';
 import { PLAN_NAMES, sayYears } from '#core/repair/pick';
-import { USUAL_HISTORIES } from '#core/repair/futures/play';
+import { type Played, USUAL_HISTORIES } from '#core/repair/futures/play';
+import type { PlanId } from '#core/repair/plans/plan';
 import type { Repair } from '#core/repair/repair';
 import { Panel } from '../shared/Panel';
+import { useReady } from '../shared/useReady';
 import { FuturesChart } from './FuturesChart';
 import styles from './Repairs.module.css';
 import type { FuturesModel } from './useFutures';
 
 type Props = { readonly repair: Repair; readonly model: FuturesModel };
 
+/** What is to be expected, in closed form: drawn until the histories have been played. */
+const expectedOf = ({ expectations }: Repair): Played<PlanId>[] =>
+  [...expectations].map(([planId, { spent, backup }]) => ({ planId, low: spent, middle: spent, high: spent, mean: spent, backup })); // prettier-ignore
+
 /** How many assumptions are named as those that move the answer. */
 const NAMED = 6;
 
 /** Each plan played forward: money by year, and which assumption moves the answer most. */
 export function Futures({ repair, model: { played, playing, sways, stop, again } }: Props) {
+  const ready = useReady();
   const { horizonYears } = repair.weighing;
   // What was played of plans that are there; a plan changed since is played anew in a moment.
   const shown = played?.filter(({ planId }) => repair.plans.some(({ id }) => id === planId)) ?? [];
@@ -23,7 +30,7 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
         <p className={styles['hint']} role="status">
           {playing.state === 'playing' && `Playing ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan: ${Math.round(playing.share * 100)}%`}
           {playing.state === 'done' && `The middle and 8 in 10 of ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan, played in ${(playing.tookMs / 1000).toFixed(1)} s. Not discounted.`}
-          {playing.state === 'stopped' && 'Stopped before it was done.'}
+          {playing.state === 'stopped' && 'Stopped before it was done: the lines are what is to be expected.'}
         </p>
         {playing.state === 'playing' ? (
           <>
@@ -40,11 +47,8 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
           )
         )}
       </div>
-      {shown.length > 0 ? (
-        <FuturesChart played={shown} horizonYears={horizonYears} />
-      ) : (
-        <div className={styles['no-chart']} />
-      )}
+      {/* Drawn in the browser alone: the chart styles itself in place, which a page from the server may not. */}
+      {ready ? <FuturesChart played={shown.length > 0 ? shown : expectedOf(repair)} horizonYears={horizonYears} /> : <div className={styles['no-chart']} />}
       {sways !== null && sways.length > 0 && (
         <>
           <h3>What the answer hangs on</h3>
@@ -68,7 +72,9 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
                   )}
                 </span>
                 <b>{sayMoney(moves)}</b>
-                <i style={{ inlineSize: `${(moves / sways[0]!.moves) * 100}%` }} aria-hidden="true" />
+                <svg viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
+                  <rect width={(moves / sways[0]!.moves) * 100} height={4} />
+                </svg>
               </li>
             ))}
           </ol>

@@ -30,7 +30,7 @@ export function PlanCard(props: Props) {
   return (
     <article className={styles['card']} data-shown={isShown} aria-labelledby={`plan-${plan.id}`}>
       <header>
-        <h3 id={`plan-${plan.id}`}>{name}</h3>
+        <h2 id={`plan-${plan.id}`}>{name}</h2>
         {isPick && <span className={styles['badge']}>Chert’s pick</span>}
         {isChosen && <span className={styles['badge']} data-yours="true">Your choice</span>}
       </header>

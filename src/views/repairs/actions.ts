@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { Decision } from '#core/job/inspection';
+import type { Decision, Inspection } from '#core/job/inspection';
 import type { OwnWork, QuoteDecision } from '#core/job/plans';
 import type { Profile } from '#core/job/job';
 import type { Settings } from '#core/job/settings';
@@ -11,12 +11,12 @@ import type { JobOnDevice } from '../device/useJob';
 const OWN_PLAN = 'own-plan';
 
 /** What can be done on Repairs, each as a change that the job keeps. */
-export function repairActions(job: JobOnDevice) {
+export function repairActions(change: JobOnDevice['change'], inspection: Inspection) {
   const put = (decision: Decision) =>
-    job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
+    change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
   const drop = (id: string) =>
-    job.change({ what: 'facts', facts: { decisions: { [id]: null } } });
-  const ownId = job.inspection.decisions.findLast(({ kind }) => kind === 'own-plan')?.id ?? OWN_PLAN;
+    change({ what: 'facts', facts: { decisions: { [id]: null } } });
+  const ownId = inspection.decisions.findLast(({ kind }) => kind === 'own-plan')?.id ?? OWN_PLAN;
   return {
     drop,
     choosePlan: (plan: Plan, reason: string) =>
@@ -27,8 +27,8 @@ export function repairActions(job: JobOnDevice) {
     keepQuote: (quote: Omit<QuoteDecision, 'id' | 'kind' | 'reason'>) =>
       put({ ...quote, id: ulid(), kind: 'contractor-quote', reason: '' }),
     set: <K extends keyof Settings>(key: K, value: Settings[K] | null) =>
-      job.change({ what: 'facts', facts: { settings: { [key]: value } } }),
-    setProfile: (profile: Profile) => job.change({ what: 'facts', facts: { job: { profile } } }),
+      change({ what: 'facts', facts: { settings: { [key]: value } } }),
+    setProfile: (profile: Profile) => change({ what: 'facts', facts: { job: { profile } } }),
   };
 } // prettier-ignore
 

@@ -14,7 +14,7 @@ export type Answered =
   | { readonly tell: 'sways'; readonly sways: readonly Sway[] };
 
 /** How many histories are played between two words of progress. */
-const AT_A_TIME = 2000;
+const AT_A_TIME = 4000;
 
 const say = (answer: Answered) => postMessage(answer);
 const breathe = () => new Promise((resolve) => setTimeout(resolve));

@@ -12,7 +12,8 @@ export function sayStations({
   readonly fromFt: number;
   readonly toFt: number;
 }): string {
-  const [from, to] = [sayFt(fromFt), sayFt(toFt)];
+  const say = (feet: number) => sayFt(feet).replace('-', '−');
+  const [from, to] = [say(fromFt), say(toFt)];
   return from === to ? from : `${from}–${to}`;
 }
 

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { Inspection } from '#core/job/inspection';
 import type { PlanId } from '#core/repair/plans/plan';
 import type { Played } from '#core/repair/futures/play';
@@ -45,10 +45,10 @@ export function useFutures(inspection: Inspection, { futures }: Repair): Futures
     worker.current = started;
     started.addEventListener('message', ({ data }: MessageEvent<Answered>) => {
       if (data.tell === 'progress') setPlaying({ state: 'playing', share: data.share });
-      else if (data.tell === 'sways') setSways(data.sways);
+      else if (data.tell === 'sways') startTransition(() => setSways(data.sways));
       else {
-        setPlayed(data.played);
         setPlaying({ state: 'done', tookMs: data.tookMs });
+        startTransition(() => setPlayed(data.played));
       }
     });
     setPlaying({ state: 'playing', share: 0 });

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Interval } from '#core/base/interval';
-import { derive } from '#core/derive';
+import type { Derived } from '#core/derive';
 import type { Inspection } from '#core/job/inspection';
 import type { OwnWork } from '#core/job/plans';
 import type { Finding } from '#core/judge/finding';
@@ -14,18 +14,18 @@ import { sayBracket } from './say';
 
 export const SECTION_HEIGHT = 204;
 
-/** An end of a work while it is being moved: nothing is kept yet. */
-type Moved = { readonly works: readonly OwnWork[] };
+/** Works as they would be, shown until the job itself has changed. */
+type Moved = { readonly works: readonly OwnWork[]; readonly over: Inspection };
 
 /** What the Repairs screen shows: one computation for cards, lines, brackets and chart. */
-export function useRepairs(inspection: Inspection) {
+export function useRepairs(inspection: Inspection, derived: Derived) {
   const [horizon, setHorizon] = useState<number | null>(null);
-  const [moved, setMoved] = useState<Moved | null>(null);
+  const [lastMoved, setMoved] = useState<Moved | null>(null);
+  const moved = lastMoved?.over === inspection ? lastMoved : null;
   const [picked, setPicked] = useState<PlanId | null>(null);
   const [selected, setSelected] = useState<number | null>(null);
   const [width, setWidth] = useState(1248);
   const [view, setView] = useState<Interval | null>(null);
-  const derived = useMemo(() => derive(inspection), [inspection]);
   const kept = useMemo(() => repairOf(derived), [derived]);
   const repair = useMemo(() => {
     const own = moved ? withOwnPlan(kept, moved.works) : kept;
@@ -67,7 +67,6 @@ export function useRepairs(inspection: Inspection) {
   const finding: Finding | null =
     derived.findings.find(({ number }) => number === selected) ?? null;
   return {
-    derived,
     kept,
     repair,
     shown,
@@ -84,7 +83,8 @@ export function useRepairs(inspection: Inspection) {
     select: setSelected,
     setHorizon,
     /** Shows works as they would be; `null` shows what is kept. */
-    move: (works: readonly OwnWork[] | null) => setMoved(works ? { works } : null),
+    move: (works: readonly OwnWork[] | null) =>
+      setMoved(works ? { works, over: inspection } : null),
   };
 }
 

@@ -1,7 +1,7 @@
 import { seededRandom } from '../../rig/random';
 import { drawFrom } from '../range';
 import { upkeepIn } from './expect';
-import { type Future, YEARS } from './future';
+import { type Future, type Risk, YEARS } from './future';
 
 /** What many histories of one plan came to, by year: index 0 is now, index y the end of year y. */
 export type Played<Id extends string = string> = {
@@ -25,7 +25,38 @@ export type Play<Id extends string> = {
 
 export const USUAL_HISTORIES = 20_000;
 
-type Table = { readonly chances: Float64Array; readonly isAgain: boolean; readonly cost: number; readonly clearedEvery: number }; // prettier-ignore
+/**
+ * When a risk comes next, having been cleared at the end of year y: `next[y][k]` is the chance that it
+ * comes by the end of year y + 1 + k. One number drawn then stands for many years.
+ */
+type Table = {
+  readonly next: readonly Float64Array[];
+  readonly isAgain: boolean;
+  readonly cost: number;
+};
+
+function tableOf({ chances, after, cost, clearedEvery }: Risk): Table {
+  const next = Array.from({ length: YEARS }, (_, start) => {
+    let quiet = 1;
+    let age = 0;
+    return Float64Array.from({ length: YEARS - start }, (_unused, index) => {
+      quiet *= 1 - chances[Math.min(age, YEARS - 1)]!;
+      const isCleared = clearedEvery !== null && (start + 1 + index) % clearedEvery === 0;
+      age = isCleared ? 0 : age + 1;
+      return 1 - quiet;
+    });
+  });
+  return { next, isAgain: after === 'again', cost };
+}
+
+/** The year in which a risk comes next after `year`; beyond `YEARS` when it does not. */
+function nextYear(table: Table, year: number, drawn: number): number {
+  const by = table.next[year]!;
+  if (drawn >= by[by.length - 1]!) return YEARS + 1;
+  let index = 0;
+  while (by[index]! <= drawn) index += 1;
+  return year + 1 + index;
+}
 
 /** One plan's histories: the money spent by the end of each year, year by year. */
 type Column = {
@@ -39,12 +70,7 @@ type Column = {
 function columnOf(future: Future, histories: number): Column {
   return {
     future,
-    tables: future.risks.map(({ chances, after, cost, clearedEvery }) => ({
-      chances: Float64Array.from(chances),
-      isAgain: after === 'again',
-      cost,
-      clearedEvery: clearedEvery ?? 0,
-    })),
+    tables: future.risks.map(tableOf),
     upkeep: Float64Array.from({ length: YEARS + 1 }, (_, year) => year === 0 ? 0 : upkeepIn(future.upkeep, year)), // prettier-ignore
     spent: Array.from({ length: YEARS + 1 }, () => new Float32Array(histories)),
     backups: new Uint32Array(YEARS + 1),
@@ -61,27 +87,22 @@ export function startPlay<Id extends string>(
 ): Play<Id> {
   const columns = futures.map((future) => columnOf(future, histories));
   const randoms = futures.map((_, index) => seededRandom(seed + index * 7919));
+  const bill = new Float64Array(YEARS + 1);
   let played = 0;
   const playOne = (
     { future, tables, upkeep, spent, backups }: Column,
     random: ReturnType<typeof seededRandom>,
     at: number,
   ) => {
-    // prettier-ignore
-    const bill = new Float64Array(YEARS + 1);
+    bill.fill(0);
     bill[0] = drawFrom(future.now, random.normal());
     let firstBackup = YEARS + 1;
-    for (const { chances, isAgain, cost, clearedEvery } of tables) {
-      let age = 0;
-      for (let year = 1; year <= YEARS; year += 1) {
-        const comes = random.next() < chances[age]!;
-        if (comes) {
-          bill[year]! += cost;
-          if (year < firstBackup) firstBackup = year;
-          if (!isAgain) break;
-        }
-        const isCleared = comes || (clearedEvery > 0 && year % clearedEvery === 0);
-        age = isCleared ? 0 : Math.min(age + 1, YEARS - 1);
+    for (const table of tables) {
+      let year = nextYear(table, 0, random.next());
+      firstBackup = Math.min(firstBackup, year);
+      while (year <= YEARS) {
+        bill[year]! += table.cost;
+        year = table.isAgain && year < YEARS ? nextYear(table, year, random.next()) : YEARS + 1;
       }
     }
     let sum = 0;

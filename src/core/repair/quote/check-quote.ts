@@ -42,15 +42,20 @@ const LENGTH_FT = 1.5;
 const OUTSIDE_RATIO = 0.1;
 
 /** Where a line of a quote lies: as said, or at the plan's work of the same method. */
-function placeLine(line: QuoteLine, plan: Plan, lineId: string): WorkDraft | null {
+function placeLine(line: QuoteLine, plan: Plan, mainLine: string): WorkDraft | null {
   const { method, fromFt, toFt } = line;
   if (fromFt !== null && toFt !== null)
-    return { method, lineId, fromFt: Math.min(fromFt, toFt), toFt: Math.max(fromFt, toFt) };
+    return { method, lineId: mainLine, fromFt: Math.min(fromFt, toFt), toFt: Math.max(fromFt, toFt) }; // prettier-ignore
   const like = plan.works.filter((work) => work.method === method);
   if (like.length !== 1) return null;
   const [work] = like;
-  const from = fromFt ?? work!.fromFt;
-  return { method, lineId: work!.lineId, fromFt: from, toFt: toFt ?? from + (line.lengthFt ?? lengthFt(work!)) }; // prettier-ignore
+  const { lineId } = work!;
+  const isAsLong = line.lengthFt === null || Math.abs(line.lengthFt - lengthFt(work!)) <= LENGTH_FT;
+  if (fromFt === null && toFt === null && isAsLong)
+    return { method, lineId, fromFt: work!.fromFt, toFt: work!.toFt };
+  const longFt = line.lengthFt ?? lengthFt(work!);
+  const from = fromFt ?? (toFt === null ? work!.fromFt : toFt - longFt);
+  return { method, lineId, fromFt: from, toFt: toFt ?? from + longFt };
 }
 
 const nameOf = ({ method, fromFt, toFt }: WorkDraft) =>

@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+
+/** An inspection file as a test takes it apart. */
+export type InspectionJson = {
+  job: Record<string, unknown>;
+  property: Record<string, unknown>;
+  decisions: ({ kind: string; reason: string } & Record<string, unknown>)[];
+  settings: Record<string, unknown>;
+  runs: { id: string; entries: Record<string, unknown>[] }[];
+};
+
+/** Puts a copy of a demo job on the server, of this test's own. */
+export async function putCopy(
+  page: Page,
+  demo: string,
+  id: string,
+  change: (file: InspectionJson) => void = () => undefined,
+): Promise<void> {
+  const file = JSON.parse(readFileSync(`demo/${demo}.chert.json`, 'utf8')) as InspectionJson;
+  file.job['id'] = id;
+  change(file);
+  const answer = await page.request.post('/api/jobs/import', { data: file });
+  expect(answer.ok()).toBe(true);
+}
+
+/** Puts a copy of a demo job on the server and opens one of its screens. */
+export async function openCopyOf(
+  page: Page,
+  demo: string,
+  id: string,
+  screen: string,
+  change?: (file: InspectionJson) => void,
+): Promise<void> {
+  await putCopy(page, demo, id, change);
+  await page.goto(`/jobs/${id}/${screen}`);
+  await page.waitForLoadState('networkidle');
+}
+
+/** The job as the server has it now. */
+export const fileOnServer = async (page: Page, id: string) =>
+  (await (await page.request.get(`/api/jobs/${id}/file`)).json()) as InspectionJson;
