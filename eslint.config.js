@@ -32,7 +32,7 @@ const WALLS = [
 ];
 
 /** Packages that are as pure as the core itself. */
-const CORE_PACKAGES = ['joi', 'temporal-polyfill', 'papaparse', 'fflate', 'ics', 'syllable'];
+const CORE_PACKAGES = ['joi', 'temporal-polyfill', 'papaparse', 'ics', 'syllable'];
 
 export default tseslint.config(
   { ignores: ['dist', '.astro', 'node_modules', '.chert', 'test-results', 'playwright-report'] },

@@ -5,6 +5,7 @@ import { scoreHeldOut } from './callouts/score';
 import { benchCore } from './core';
 import { benchJoin } from './join';
 import { tellRecovered } from './recover/table';
+import { benchRepair, compareChoosing } from './repair';
 import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
 import { benchServer } from './server';
@@ -12,6 +13,8 @@ import { benchServer } from './server';
 const core = await benchCore();
 const joining = await benchJoin();
 const recovered = tellRecovered();
+const repair = benchRepair();
+const choosing = await compareChoosing();
 const server = await benchServer();
 const rig = await benchRig();
 const table = (rows: readonly Row[]) =>
@@ -73,6 +76,16 @@ read to the tenth it is far below 1: the half foot in every σ is for footage sp
 better than the half percent and the half of the misclosure that the σ allows it. With footage said to the foot it is near 1
 over all features, a few gross errors included, and about half without them. The σ are left as they are: they are meant for
 reels and people in the field.
+
+## Repairs
+
+A hundred random problems of each size: shared set-ups and permits, tees to reopen, stretches that no method passes, points
+and stretches that overlap (\`src/core/testing/choosing.ts\`). The solver gets the same problem as an integer program; writing
+the program down is not timed.
+
+${choosing}
+
+${table(repair)}
 
 ## The server
 

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
 import { inspectionWith } from './log';
+import { benchRepairsPage } from './repairs-page';
 import type { Row } from './row';
 import { median, sayTimes } from './times';
 import { benchTyping } from './typing';
@@ -124,6 +125,7 @@ export async function benchServer(): Promise<Row[]> {
       headers: JSON_TYPE,
       body: readFileSync('demo/alder-bend.chert.json', 'utf8'),
     });
+    const repairs = await benchRepairsPage(BASE);
     const typing = await benchTyping(BASE, [
       [34, 'demo-alder-bend'],
       [200, 'bench-200'],
@@ -156,6 +158,7 @@ export async function benchServer(): Promise<Row[]> {
         aim: 'no three.js',
         got: `${Math.round((await scriptBytes('/jobs/bench-200/scope')) / 1024)} kB`,
       },
+      ...repairs,
       ...typing,
       { what: 'report page, 200 entries, whole answer', aim: '–', got: sayTimes(reports) },
       { what: 'entry POST, durable, 1 client', aim: '–', got: sayTimes(one) },

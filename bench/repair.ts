@@ -1,0 +1,69 @@
+import loadHighs from 'highs';
+import { derive } from '#core/derive';
+import { choose } from '#core/repair/choose/choose';
+import { startPlay, USUAL_HISTORIES } from '#core/repair/futures/play';
+import { repairOf } from '#core/repair/repair';
+import { randomProblem } from '#core/testing/choosing';
+import { demoInspection } from '#core/testing/demo-inspections';
+import { integerProgramOf } from '#core/testing/integer-program';
+import type { Row } from './row';
+import { median, percentile } from './times';
+
+const CASES = 100;
+/** Sizes at which the solver is asked as well. */
+const BOTH = [7, 20, 40];
+const ALONE = [100, 200];
+
+function timed(task: () => void): number {
+  const start = performance.now();
+  task();
+  return performance.now() - start;
+}
+
+const say = (times: readonly number[]) =>
+  `median ${median(times).toFixed(2)} ms, p99 ${percentile(times, 0.99).toFixed(2)} ms`;
+
+/** Times choosing beside an integer-programming solver on the same problems, and says whether they agree. */
+export async function compareChoosing(): Promise<string> {
+  const solver = await loadHighs();
+  for (let seed = 1; seed <= 200; seed += 1) choose(randomProblem(seed, 20));
+  const rows = [...BOTH, ...ALONE].map((count) => {
+    const problems = Array.from({ length: CASES }, (_, index) => randomProblem(index + 1, count));
+    const costs = problems.map((problem) => choose(problem)!.cost);
+    const ours = problems.map((problem) => timed(() => choose(problem)));
+    if (!BOTH.includes(count)) return `| ${count} | ${say(ours)} | – | – | – |`;
+    const programs = problems.map(integerProgramOf);
+    const solved = programs.map((program) => solver.solve(program).ObjectiveValue);
+    const theirs = programs.map((program) => timed(() => solver.solve(program)));
+    const equal = costs.filter((cost, index) => Math.abs(cost - solved[index]!) < 1e-3).length;
+    const faster = median(theirs.map((time, index) => time / ours[index]!));
+    return `| ${count} | ${say(ours)} | ${say(theirs)} | ${faster.toFixed(0)} times | ${equal} of ${CASES} |`; // prettier-ignore
+  });
+  return [
+    '| findings | Chert | HiGHS | Chert is faster by | same optimum |',
+    '| --- | --- | --- | --- | --- |',
+    ...rows,
+  ].join('\n');
+}
+
+/** Times the plans of a job, and its futures, in this process. */
+export function benchRepair(): Row[] {
+  const derived = derive(demoInspection('alder-bend'));
+  // What was worked out is remembered by what it was worked out of: a copy each time.
+  const plans = Array.from({ length: 60 }, () => {
+    const copy = { ...derived };
+    return timed(() => repairOf(copy));
+  }).slice(20);
+  const { futures } = repairOf(derived);
+  const played = Array.from({ length: 12 }, (_, seed) =>
+    timed(() => {
+      const play = startPlay(futures, { seed });
+      play.step(USUAL_HISTORIES);
+      play.tell();
+    }),
+  ).slice(2);
+  return [
+    { what: 'plans, pick, refusals and looks of a demo job', aim: '–', got: say(plans) },
+    { what: '20,000 histories × 30 years × 3 plans', aim: '< 1,000 ms', got: say(played) },
+  ];
+}
