@@ -20,7 +20,9 @@ export async function benchRepairsPage(base: string): Promise<Row[]> {
   const status = page.getByRole('region', { name: 'Spent by each year' }).getByRole('status');
   const playedS = async () => Number(/played in ([\d.]+) s/.exec((await status.textContent()) ?? '')?.[1]); // prettier-ignore
   await status.filter({ hasText: 'played in' }).waitFor();
-  const loading = await page.evaluate(() => (window as unknown as { long: number[] }).long.splice(0));
+  const loading = await page.evaluate(() =>
+    (window as unknown as { long: number[] }).long.splice(0),
+  );
   await page.waitForTimeout(1500);
   await page.getByText('See and change them').click();
   const seconds: number[] = [];

@@ -81,9 +81,11 @@ export function PlanCard(props: Props) {
           <strong> Breaks {brokenCount === 1 ? 'a rule' : `${brokenCount} rules`}.</strong>
         )}
       </p>
-      <button type="button" className={styles['show']} aria-pressed={isShown} onClick={props.onShow}>
+      <div className={styles['show']}>
+        <button type="button" aria-pressed={isShown} onClick={props.onShow}>
         {isShown ? 'Shown above' : `Show ${name.toLowerCase()}`}
-      </button>
+        </button>
+      </div>
     </article>
   );
 } // prettier-ignore
