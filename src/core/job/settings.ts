@@ -6,6 +6,14 @@ import {
   type AssumptionKey,
   type Assumptions,
 } from '../repair/futures/assumptions';
+import {
+  DEFAULT_REPORT_OPTIONS,
+  type Holidays,
+  holidaysSchema,
+  NO_HOLIDAYS,
+  type ReportOptions,
+  reportOptionsSchema,
+} from './report-options';
 import { CHERT_BOOK, type PriceBook, priceBookSchema } from '../repair/prices/price-book';
 import {
   findCrossedBounds,
@@ -43,10 +51,20 @@ export type Settings = {
   readonly priceBook: PriceBook;
   /** Rates that the futures rest on, where the inspector's are not Chert's. */
   readonly assumptions: Partial<Assumptions>;
+  /** What the report shows, where it is not as usual. */
+  readonly report: Partial<ReportOptions>;
+  /** Days that are kept otherwise than the federal calendar says. */
+  readonly holidays: Holidays;
 };
 
 /** Settings that a job has of its own: the inspector's settings of today are not laid over them. */
-export const OWN_OF_JOB: readonly (keyof Settings)[] = ['horizonYears', 'priceBook', 'assumptions'];
+export const OWN_OF_JOB: readonly (keyof Settings)[] = [
+  'horizonYears',
+  'priceBook',
+  'assumptions',
+  'report',
+  'holidays',
+];
 
 /** How far the futures are played. */
 export const LONGEST_HORIZON_YEARS = 30;
@@ -65,6 +83,8 @@ export const DEFAULT_SETTINGS: Settings = {
   horizonYears: 10,
   priceBook: CHERT_BOOK,
   assumptions: {},
+  report: {},
+  holidays: NO_HOLIDAYS,
 };
 
 const year = () => Joi.number().integer().min(1).max(500).required();
@@ -107,9 +127,16 @@ export const settingsSchema = Joi.object({
   horizonYears: Joi.number().integer().min(1).max(LONGEST_HORIZON_YEARS),
   priceBook: priceBookSchema,
   assumptions: assumptionsSchema,
+  report: reportOptionsSchema,
+  holidays: holidaysSchema,
 });
 
 /** The settings in force: the defaults with what differs laid over them. */
 export function settingsInForce(differing: Partial<Settings>): Settings {
   return { ...DEFAULT_SETTINGS, ...differing };
+}
+
+/** What the report shows, in force. */
+export function reportOptions({ report }: Pick<Settings, 'report'>): ReportOptions {
+  return { ...DEFAULT_REPORT_OPTIONS, ...report };
 }

@@ -4,7 +4,8 @@ import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
 import { type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
 import type { Reason } from './grade';
-import { numberMade } from './numbering';
+import { issuedNumbers } from '../job/report-words';
+import { keepIssued, numberMade } from './numbering';
 import {
   type Asked,
   type Concluded,
@@ -117,7 +118,9 @@ export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
   const about = groupByFinding(all);
   const onJob = all.filter((one) => one.kind !== 'finding' && one.on === null);
   const made = pick(all, 'finding');
-  const numbers = numberMade(scene, made);
+  const rough = numberMade(scene, made);
+  const ids = made.map((one, index) => ({ id: idOfMade(one), number: rough[index]! }));
+  const numbers = keepIssued(ids, issuedNumbers(scene.inspection.decisions));
   return {
     findings: stopForUtility([
       ...scene.findings.map((finding) => layOver(finding, about(finding.id))),
@@ -151,6 +154,8 @@ function stopForUtility(findings: readonly Finding[]): Finding[] {
   );
 }
 
+const idOfMade = ({ of, lineId, key }: MadeFinding) => `${of === 'layout' ? 'L' : 'M'}-${lineId}-${key}`; // prettier-ignore
+
 function makeFinding(
   scene: Scene,
   made: MadeFinding & { readonly rule: string },
@@ -165,7 +170,7 @@ function makeFinding(
   const pipe = { boreIn: made.boreIn, material: made.material };
   const owners = lateral.axes.filter(({ log }) => made.entryIds.some((id) => log.byId.has(id)));
   const finding: Finding = {
-    id: `${made.of === 'layout' ? 'L' : 'M'}-${made.lineId}-${made.key}`,
+    id: idOfMade(made),
     number,
     lineId: made.lineId,
     kind: made.of,

@@ -10,7 +10,8 @@ import { isCourtesy } from './courtesy';
 import { factsOf } from './facts-of';
 import { type Finding, UNJUDGED } from './finding';
 import { isDeeperThan, lipAtEnd } from './lips';
-import { chainKey, numberFindings } from './numbering';
+import { chainKey, keepIssued, numberFindings } from './numbering';
+import { issuedNumbers } from '../job/report-words';
 import { listProvisos } from './provisos';
 import { gradeDefect } from './severity/table';
 import { thresholdsInForce } from './severity/thresholds';
@@ -40,9 +41,11 @@ export function judgeFindings(
     .flatMap(({ sightings }) => sightings)
     .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
   const backsUp = hasBackup(axes);
-  return groups.map((group, index) =>
+  const judged = groups.map((group, index) =>
     judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
   );
+  const kept = keepIssued(judged, issuedNumbers(inspection.decisions));
+  return judged.map((finding, index) => ({ ...finding, number: kept[index]! }));
 }
 
 function judgeGroup(

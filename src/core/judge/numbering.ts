@@ -69,3 +69,24 @@ export function numberMade(
   order.forEach(({ index }, rank) => (numbers[index] = firstNumber + rank));
   return numbers;
 }
+
+/**
+ * Numbers with those that an issued report gave kept: a finding that had one keeps it, and no other ever
+ * takes it. One whose own number is taken gets the next that nobody has had.
+ */
+export function keepIssued(
+  findings: readonly { readonly id: string; readonly number: number }[],
+  issued: ReadonlyMap<string, number>,
+): number[] {
+  if (issued.size === 0) return findings.map(({ number }) => number);
+  const taken = new Set(issued.values());
+  const numbers = findings.map(({ id, number }) => issued.get(id) ?? (taken.has(number) ? 0 : number)); // prettier-ignore
+  for (const number of numbers) taken.add(number);
+  let next = Math.max(0, ...[...taken].filter((number) => number <= HUNDRED)) + 1;
+  return numbers.map((number) => {
+    if (number > 0) return number;
+    while (taken.has(next)) next += 1;
+    taken.add(next);
+    return next;
+  });
+}

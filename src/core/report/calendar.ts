@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { type Holidays, NO_HOLIDAYS } from '../job/report-options';
 
 /** The day of an instant where the job is, by the offset written in it. */
 export function dayOf(instant: string): string {
@@ -58,21 +59,26 @@ export function federalHolidays(year: number): string[] {
   ].map(String);
 }
 
-/** Whether offices work on a day: neither a weekend nor a federal holiday. */
-export function isWorkingDay(day: string): boolean {
+/** Whether offices work on a day: neither a weekend nor a holiday as kept here. */
+export function isWorkingDay(day: string, { added, removed }: Holidays = NO_HOLIDAYS): boolean {
   const date = Temporal.PlainDate.from(day);
   // New Year's Day on a Saturday is kept on the last day of the year before.
   const holidays = [...federalHolidays(date.year), ...federalHolidays(date.year + 1)];
-  return date.dayOfWeek <= 5 && !holidays.includes(day);
+  const isHoliday = added.includes(day) || (holidays.includes(day) && !removed.includes(day));
+  return date.dayOfWeek <= 5 && !isHoliday;
 }
 
 /** The working day `count` working days before a day; 0 gives the day itself or the last one before. */
-export function workingDaysBefore(day: string, count: number): string {
+export function workingDaysBefore(
+  day: string,
+  count: number,
+  holidays: Holidays = NO_HOLIDAYS,
+): string {
   let date = Temporal.PlainDate.from(day);
-  while (!isWorkingDay(String(date))) date = date.subtract({ days: 1 });
+  while (!isWorkingDay(String(date), holidays)) date = date.subtract({ days: 1 });
   for (let left = count; left > 0;) {
     date = date.subtract({ days: 1 });
-    if (isWorkingDay(String(date))) left -= 1;
+    if (isWorkingDay(String(date), holidays)) left -= 1;
   }
   return String(date);
 }

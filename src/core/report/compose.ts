@@ -3,11 +3,19 @@ import { roundTo, sayList } from '../base/numbers';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import { isTooObscured } from '../judge/verdict';
+import { reportOptions } from '../job/settings';
+import { repairOf } from '../repair/repair';
 import type { Block, FindingBlock, Step } from './block';
+import { composeCare, composeQuestions } from './care';
+import { gradeSentences, sentencesOf } from './reading-grade';
+import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { chooseStills } from './stills';
+import { type EditableText, layWording } from './wording';
+import { composeZones } from './zones';
 import { dayOf, sayDay, sayLongDay } from './calendar';
 import { composeCautions } from './cautions';
 import { describeFinding, explainFinding, sayFeet } from './describe';
-import { composeHeadline, composeLead, inOrderOfWork } from './headline';
+import { composeHeadline, composeLead, inOrderOfWork, inScope } from './headline';
 import { composeLimits } from './limits';
 import { composeMethod } from './method';
 import { sayPlace } from './place';
@@ -22,63 +30,158 @@ export type Report = {
   readonly limits: readonly string[];
   readonly steps: readonly Step[];
   readonly blocks: readonly Block[];
+  /** Texts that the inspector may put in other words. */
+  readonly texts: readonly EditableText[];
+  /** The school grade at which it reads. */
+  readonly readsAtGrade: number;
 };
+
+/** How many steps the first page names. */
+const FIRST_STEPS = 3;
 
 /** Composes the buyer's report. Every number in it is in the log or computed from it. */
 export function composeReport(derived: Derived): Report {
+  const repair = repairOf(derived);
+  const { inspection, settings } = derived;
+  const options = reportOptions(settings);
+  const wording = layWording(inspection.decisions);
   const headline = composeHeadline(derived);
   const limits = composeLimits(derived);
   const steps = composeSteps(derived);
-  const { job, property } = derived.inspection;
-  const endsOn = job.inspectionPeriodEndsOn;
   const accessId = derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const stills = chooseStills(derived);
+  const plan = planOfReport(repair);
+  const cost = options.prices ? composeCost(repair, accessId) : null;
+  const zones = composeZones(derived);
+  const questions = composeQuestions(plan);
+  const remark = wording.say('remark', '');
+  const rest = steps.slice(FIRST_STEPS).map(sayStep);
   const blocks: Block[] = [
-    {
-      kind: 'masthead',
-      left: `Sewer lateral condition report · ${property.address} · scoped ${sayLongDay(dayOf(job.scheduledFor))}`,
-      right: endsOn ? `Your inspection period ends ${sayDay(endsOn)}` : '',
-    },
+    composeMasthead(derived),
     {
       kind: 'headline',
       text: headline,
       verdict: OVERALL_WORDS[derived.overall],
-      lead: composeLead(derived),
+      lead: wording.say('lead', composeLead(derived)),
+      pass: options.passLine && mayPass(derived) ? PASS_LINE : null,
     },
     {
       kind: 'section',
-      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${accessId}; the pipe is drawn larger than it is.`,
+      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${accessId}. The pipe is drawn larger than it is.`,
     },
-    ...inOrderOfWork(derived.findings).map((finding) => composeFinding(finding, accessId)),
+    { kind: 'steps', title: 'What to do first', steps: steps.slice(0, FIRST_STEPS) },
+    ...(remark === ''
+      ? []
+      : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
+    ...inOrderOfWork(derived.findings).map((finding): FindingBlock => {
+      const block = composeFinding(finding, accessId);
+      const computed = block.sentences.join(' ');
+      const text = wording.say(`finding:${finding.id}`, computed);
+      return {
+        ...block,
+        sentences: text === computed ? block.sentences : [text],
+        remarks: [...block.remarks, ...(finding.courtesy ? [] : sayPlanOver(plan, finding))],
+        price:
+          options.prices && !finding.courtesy
+            ? priceOfFinding(plan, finding, derived.findings)
+            : null,
+        photoId: stills.find(({ photoId }) => finding.photoIds.includes(photoId))?.photoId ?? null,
+      };
+    }),
     {
       kind: 'columns',
       columns: [
         { title: 'What was not found', items: composeSound(derived), ordered: false },
         { title: 'What we could not see', items: sayNothing(limits), ordered: false },
-        { title: 'Next', items: steps.map(sayStep), ordered: true },
+        rest.length > 0
+          ? { title: 'And then', items: rest, ordered: false }
+          : { title: 'Upkeep and care', items: composeCare(derived, repair.site), ordered: false },
       ],
     },
+    ...(cost ? [cost] : []),
+    ...(zones ? [zones] : []),
     ...composeWhole(derived),
-    {
-      kind: 'table',
-      title: 'What the pipe is made of',
-      head: ['From, ft', 'To, ft', 'Pipe', 'Lies under', 'Whose side'],
-      rows: derived.lateral.segments.map((segment) => [
-        String(roundTo(segment.fromFt, 1)),
-        String(roundTo(segment.toFt, 1)),
-        segment.diameterIn === null
-          ? MATERIAL_WORDS[segment.material]
-          : `${segment.diameterIn} in ${MATERIAL_WORDS[segment.material]}${segment.certainty === 'confirmed' ? '' : ' (not certain)'}`,
-        segment.zone ? ZONE_WORDS[segment.zone] : 'not logged',
-        segment.responsibleSide === 'owner' ? 'owner' : 'public',
-      ]),
-      numeric: [0, 1],
-    },
-    { kind: 'list', title: 'How it was inspected', items: composeMethod(derived) },
-    { kind: 'terms', title: 'Words in this report', terms: composeTerms(derived) },
+    composePipeTable(derived),
+    ...(rest.length > 0
+      ? [
+          {
+            kind: 'list',
+            title: 'Upkeep and care',
+            items: composeCare(derived, repair.site),
+          } as const,
+        ]
+      : []),
+    ...(questions.length > 0
+      ? [{ kind: 'list', title: 'Ask the contractor', items: questions } as const]
+      : []),
+    ...(stills.length > 0
+      ? [{ kind: 'pictures', title: 'Pictures from the camera', pictures: stills } as const]
+      : []),
+    { kind: 'list', title: 'How it was inspected', items: composeMethod(derived), isRecord: true },
     { kind: 'list', title: 'Please note', items: composeCautions(derived) },
   ];
-  return { headline, limits, steps, blocks };
+  const terms = composeTerms(blocks);
+  const whole: Block[] = [
+    ...blocks.slice(0, -2),
+    { kind: 'terms', title: 'Words in this report', terms },
+    ...blocks.slice(-2),
+  ];
+  return {
+    headline,
+    limits,
+    steps,
+    blocks: whole,
+    texts: wording.texts,
+    readsAtGrade: gradeSentences(sentencesOf(whole)),
+  };
 }
+
+/** Whose report it is, of what, and when the buyer must have decided. */
+export function composeMasthead({ inspection: { job, property } }: Derived): Block {
+  const endsOn = job.inspectionPeriodEndsOn;
+  return {
+    kind: 'masthead',
+    left: `Sewer lateral condition report · ${property.address} · scoped ${sayLongDay(dayOf(job.scheduledFor))}`,
+    right: endsOn ? `Your inspection period ends ${sayDay(endsOn)}` : '',
+  };
+}
+
+const PASS_LINE =
+  'This sewer passes. All of it was seen, and nothing was found that asks for work.';
+
+/** Whether the line may be said to pass: nothing open, unseen or adverse. */
+export function mayPass(derived: Derived): boolean {
+  return (
+    derived.overall === 'serviceable' &&
+    derived.completeness === 'whole' &&
+    derived.checks.every(({ level }) => level !== 'blocker') &&
+    inScope(derived).every(({ ourDoing, review }) => ourDoing || review?.verdict === 'dismissed')
+  );
+}
+
+function composePipeTable({ lateral }: Derived): Block {
+  return {
+    kind: 'table',
+    title: 'What the pipe is made of',
+    head: ['From, ft', 'To, ft', 'Pipe', 'Lies under', 'Whose side', 'Years old'],
+    rows: lateral.segments.map((segment) => [
+      String(roundTo(segment.fromFt, 1)),
+      String(roundTo(segment.toFt, 1)),
+      segment.diameterIn === null
+        ? MATERIAL_WORDS[segment.material]
+        : `${segment.diameterIn} in ${MATERIAL_WORDS[segment.material]}${segment.certainty === 'confirmed' ? '' : ' (not certain)'}`,
+      segment.zone ? ZONE_WORDS[segment.zone] : 'not logged',
+      segment.responsibleSide === 'owner' ? 'owner' : 'public',
+      segment.age ? sayAge(segment.age.ageYears) : '–',
+    ]),
+    numeric: [0, 1],
+  };
+}
+
+const sayAge = ({ from, to }: { readonly from: number; readonly to: number }) =>
+  Math.round(from) === Math.round(to)
+    ? `about ${Math.round(from)}`
+    : `${Math.round(from)} to ${Math.round(to)}`;
 
 /** What is to be said of the line as a whole, where there is something. */
 function composeWhole(derived: Derived): Block[] {
@@ -98,7 +201,10 @@ export function sayStep(step: Step): string {
 const sayNothing = (items: readonly string[]) =>
   items.length > 0 ? items : ['Nothing was hidden.'];
 
-function composeFinding(finding: Finding, accessId: string): FindingBlock {
+function composeFinding(
+  finding: Finding,
+  accessId: string,
+): Omit<FindingBlock, 'price' | 'photoId'> {
   const { name, trade } = FINDING_WORDS[finding.kind];
   const isPlain = name.toLowerCase().includes(trade.toLowerCase());
   const severity = SEVERITY_WORDS[finding.severity];
@@ -111,6 +217,7 @@ function composeFinding(finding: Finding, accessId: string): FindingBlock {
   if (finding.courtesy) remarks.push('Outside the agreed scope. Told as a courtesy.');
   return {
     kind: 'finding',
+    id: finding.id,
     number: finding.number,
     severity: finding.severity,
     action: finding.action,

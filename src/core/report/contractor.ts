@@ -59,6 +59,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
       kind: 'headline',
       text: works.length > 0 ? `Please quote for ${works.length === 1 ? 'one work' : `${works.length} works`} on this sewer lateral.` : 'This plan has no works.',
       verdict: PLAN_NAMES[plan.id],
+      pass: null,
       lead: `Feet are counted along the pipe from ${accessId}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
     },
     { kind: 'section', caption: 'The line cut open from the side, with the findings by their numbers.' },

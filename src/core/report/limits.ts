@@ -1,5 +1,6 @@
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
+import { lastLimits } from '../job/report-words';
 import { lastLeaving } from '../job/rulings';
 import type { Lateral } from '../lateral/lateral';
 import { endsLine } from '../lateral/terminus';
@@ -87,13 +88,15 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
 /** Blockers that no other limit already tells. */
 const TOLD_ELSEWHERE = ['end-unconfirmed', 'run-no-end', 'run-unplaced', 'water-unverified'];
 
-/** A site left with something open is left for a reason, which the buyer is told. */
+/** What is left open, or goes out open, does so for a reason, which the buyer is told. */
 function sayLeaving({ inspection, checks }: Derived): string[] {
-  const left = lastLeaving(inspection.decisions);
   const isOpen = checks.some(({ level }) => level === 'blocker');
-  if (!left || left.reason === '' || !isOpen) return [];
+  if (!isOpen) return [];
+  const told = (what: string, reason: string | undefined) =>
+    reason ? [`${what} The reason given: ${reason.replace(/\.?$/, '.')}`] : [];
   return [
-    `The site was left with open points. The reason given: ${left.reason.replace(/\.?$/, '.')}`,
+    ...told('The site was left with open points.', lastLeaving(inspection.decisions)?.reason),
+    ...told('This report goes out with open points.', lastLimits(inspection.decisions)?.reason),
   ];
 }
 

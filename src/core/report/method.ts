@@ -1,4 +1,5 @@
 import { sayFt } from '../base/numbers';
+import { reportOptions } from '../job/settings';
 import type { Derived } from '../derive';
 import type { Lateral } from '../lateral/lateral';
 import { dayOf, sayLongDay } from './calendar';
@@ -23,6 +24,7 @@ export function composeMethod(derived: Derived): string[] {
     method.push(`Run ${run.id} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop}${slip}`);
   }
   method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
+  if (!reportOptions(derived.settings).nameProfile) return method;
   const profile = job.profile === 'maintain-first' ? 'Maintain first' : 'Renew first';
   method.push(`Judged by the profile “${profile}”.`);
   return method;

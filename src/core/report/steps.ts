@@ -11,12 +11,13 @@ const DAYS_BEFORE = { look: 4, quotes: 3, authority: 3, decide: 1 } as const;
 /** What the buyer does next, in order, dated back from the end of the inspection period. */
 export function composeSteps(derived: Derived): Step[] {
   const { job } = derived.inspection;
+  const { holidays } = derived.settings;
   const scoped = dayOf(job.scheduledFor);
   const endsOn = job.inspectionPeriodEndsOn ?? null;
   const by = (days: number) => {
     if (endsOn === null || endsOn < scoped) return null;
-    const day = workingDaysBefore(endsOn, days);
-    return day < scoped ? workingDaysBefore(endsOn, 0) : day;
+    const day = workingDaysBefore(endsOn, days, holidays);
+    return day < scoped ? workingDaysBefore(endsOn, 0, holidays) : day;
   };
   const findings = inOrderOfWork(inScope(derived));
   const owners = findings.filter(({ responsibleSide }) => responsibleSide === 'owner');

@@ -1,5 +1,6 @@
 import type { Action, Severity } from '../judge/grade';
 import type { FindingKind } from '../judge/finding';
+import type { MethodId } from '../repair/methods/method-id';
 import type { Overall } from '../judge/verdict';
 import type { EndReason, FeatureKind, Material, UnseenCause, Zone } from '../log/vocabulary';
 
@@ -123,6 +124,30 @@ export const ACCESS_WORDS = {
   branch: 'branch',
   other: 'opening',
 } as const;
+
+/** A work as a buyer would say it. */
+export const METHOD_WORDS: Record<MethodId, string> = {
+  'notify-utility-owner': 'call the owner of the utility',
+  'notify-authority': 'report it to the sewer authority',
+  cleanout: 'fit a cleanout',
+  'raise-riser': 'bring the buried cleanout up to the ground',
+  'look-again': 'look again with the camera',
+  'second-opinion': 'have a licensed drain contractor look at it',
+  abatement: 'have the asbestos made safe',
+  dig: 'dig and replace',
+  'replace-exposed': 'replace the hung pipe',
+  'slab-break': 'open the floor and replace',
+  reroute: 'lay a new pipe another way',
+  burst: 'pull new pipe through the old one',
+  ejector: 'fit a pump',
+  jet: 'clean with a water jet',
+  cut: 'cut the roots',
+  'treat-roots': 'treat the roots',
+  descale: 'take the scale off',
+  'ramp-lip': 'smooth the edge from inside',
+  liner: 'line the pipe from inside',
+  'patch-liner': 'put in a short liner',
+};
 
 /** Name of a defect for the buyer, with the trade's word; `plural` for lists of what is absent. */
 export type DefectWords = {

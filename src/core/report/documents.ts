@@ -1,0 +1,33 @@
+import type { Derived } from '../derive';
+import { reportOptions } from '../job/settings';
+import { repairOf } from '../repair/repair';
+import { composeAgentPage } from './agent';
+import type { Block } from './block';
+import { composeReport, type Report } from './compose';
+import { composeContractorSheet } from './contractor';
+import { planOfReport } from './report-plan';
+
+/** For whom a document is. */
+export const READERS = ['buyer', 'agent', 'contractor'] as const;
+export type Reader = (typeof READERS)[number];
+
+export const READER_NAMES: Readonly<Record<Reader, string>> = {
+  buyer: 'Buyer’s report',
+  agent: 'Page for the agent',
+  contractor: 'Contractor’s sheet',
+};
+
+export type Documents = Readonly<Record<Reader, readonly Block[]>>;
+
+/** The three documents of one job, from one computation: none can contradict another. */
+export function composeDocuments(
+  derived: Derived,
+  report: Report = composeReport(derived),
+): Documents {
+  const repair = repairOf(derived);
+  return {
+    buyer: report.blocks,
+    agent: composeAgentPage(report, repair, reportOptions(derived.settings).prices),
+    contractor: composeContractorSheet(derived, repair.site, planOfReport(repair)),
+  };
+}

@@ -1,0 +1,53 @@
+import { syllable } from 'syllable';
+import { roundTo } from '../base/numbers';
+import type { Block } from './block';
+
+const WORD = /[\p{L}\p{N}][\p{L}\p{N}'’.,/%-]*/gu;
+const END = /[.!?]+(?=\s|$)/;
+
+const wordsOf = (sentence: string) =>
+  (sentence.match(WORD) ?? []).map((word) => word.replace(/[.,]+$/, ''));
+
+/** Syllables of a word; a number is read as one. */
+const countSyllables = (word: string) => (/\d/.test(word) ? 1 : Math.max(1, syllable(word)));
+
+/**
+ * The school grade at which sentences read: the Flesch–Kincaid grade, `0.39 · words a sentence + 11.8 ·
+ * syllables a word − 15.59` (Kincaid, Fishburne, Rogers and Chissom 1975). To one decimal; 0 of nothing.
+ */
+export function gradeSentences(texts: readonly string[]): number {
+  const sentences = texts
+    .flatMap((text) => text.split(END))
+    .map(wordsOf)
+    .filter((words) => words.length > 0);
+  const words = sentences.flat();
+  if (words.length === 0) return 0;
+  const syllables = words.reduce((sum, word) => sum + countSyllables(word), 0);
+  const grade =
+    0.39 * (words.length / sentences.length) + 11.8 * (syllables / words.length) - 15.59;
+  return Math.max(0, roundTo(grade, 1));
+}
+
+/** The sentences of a document that its reader reads; tables, names and addresses are not among them. */
+export function sentencesOf(blocks: readonly Block[]): string[] {
+  return blocks.flatMap((block): readonly string[] => {
+    switch (block.kind) {
+      case 'headline':
+        return [block.text, block.lead, ...(block.pass ? [block.pass] : [])];
+      case 'section':
+        return [block.caption];
+      case 'finding':
+        return [...block.sentences, ...block.remarks];
+      case 'steps':
+        return block.steps.map(({ text }) => text);
+      case 'columns':
+        return block.columns.flatMap(({ items }) => items);
+      case 'list':
+        return block.isRecord ? [] : block.items;
+      case 'terms':
+        return block.terms.map(({ word, meaning }) => `${word} is ${meaning}`);
+      default:
+        return [];
+    }
+  });
+}

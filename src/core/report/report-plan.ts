@@ -1,0 +1,101 @@
+import { totalRange } from '../repair/range';
+import { sayMoney, sayRange } from '../repair/money';
+import { sayList } from '../base/numbers';
+import type { Finding } from '../judge/finding';
+import { methodById } from '../repair/methods/index';
+import { PLAN_NAMES, sayChance, sayYears } from '../repair/pick';
+import type { Plan } from '../repair/plans/plan';
+import type { Repair } from '../repair/repair';
+import type { Work } from '../repair/work';
+import type { TableBlock } from './block';
+import { sayLongDay } from './calendar';
+import { sayStretch } from './place';
+import { METHOD_WORDS, ZONE_PLACES } from './words';
+
+/**
+ * The plan that the report goes by: the inspector's choice while it stands, else the one that ends what
+ * calls for repair and holds what calls for upkeep. That one alone does what the findings say; Chert's
+ * pick, where it is another, is told beside it.
+ */
+export function planOfReport({ plans, chosen }: Repair): Plan {
+  const of = (id: string) => plans.find((plan) => plan.id === id);
+  return (chosen?.changed.length === 0 ? of(chosen.planId) : undefined) ?? of('fix-failing')!;
+}
+
+/** Where the plan does something else than the finding asks for; empty where they agree. */
+export function sayPlanOver(plan: Plan, { id, action }: Finding): string[] {
+  const cures = plan.works.some(
+    (work) => work.cures.includes(id) && methodById(work.method).role !== 'clean',
+  );
+  const holds = plan.works.some((work) => work.holds.includes(id));
+  if (action === 'upkeep' && cures) return ['The plan in this report ends it for good.'];
+  if ((action === 'repair' || action === 'urgent') && plan.leaves.includes(id) && holds)
+    return ['The plan in this report only holds it for a time.'];
+  return [];
+}
+
+/** What the other plans come to, so that the reader can weigh them. */
+function sayOthers({ plans, pick, weighing: { horizonYears } }: Repair, plan: Plan): string[] {
+  const works = (one: Plan) =>
+    one.works.map(({ method, fromFt, toFt }) => `${method} ${fromFt} ${toFt}`).join();
+  const others = plans.filter(
+    (one) =>
+      one.id !== plan.id && one.id !== 'own' && one.works.length > 0 && works(one) !== works(plan),
+  );
+  const told = [plan, ...others].map((one) => {
+    const { expected, backup } = pick.weighed.find(({ planId }) => planId === one.id)!;
+    const name = PLAN_NAMES[one.id];
+    return `${name}: ${sayRange(one.cost)} now, about ${sayMoney(expected)} over ${sayYears(horizonYears)}, chance of a backup ${sayChance(backup)}${one.id === pick.planId ? ' (the least, all counted)' : ''}.`;
+  });
+  return others.length === 0 ? [] : told;
+}
+
+/** What the plan costs for one finding; `null` where it does nothing for it, or nobody knows yet what it is. */
+export function priceOfFinding(plan: Plan, finding: Finding, findings: readonly Finding[]): string | null {
+  if (['look-again', 'none', 'monitor'].includes(finding.action)) return null;
+  const works = plan.works.filter(({ cures, holds }) => [...cures, ...holds].includes(finding.id));
+  if (works.length === 0) return null;
+  const ids = new Set(works.flatMap(({ cures, holds }) => [...cures, ...holds]));
+  const others = findings.filter(({ id }) => id !== finding.id && ids.has(id)).map(({ number }) => String(number));
+  const isUpkeep = works.every(({ method }) => methodById(method).role === 'clean');
+  return `${sayRange(totalRange(works.map(({ cost }) => cost)))}${isUpkeep ? ' each time' : ''}${others.length > 0 ? `, with ${sayList(others)}` : ''}`;
+} // prettier-ignore
+
+/** A work in the buyer's words. */
+export function sayWork(work: Pick<Work, 'method' | 'isFirst'>): string {
+  return `${METHOD_WORDS[work.method]}${work.isFirst ? ' first' : ''}`;
+}
+
+/** Where a work is, for the buyer. */
+export function sayWorkPlace({ fromFt, toFt, zones }: Work, accessId: string): string {
+  const places = zones.map((zone) => ZONE_PLACES[zone]);
+  const isPoint = Math.round(fromFt) === Math.round(toFt);
+  return [
+    `${isPoint ? 'at ' : ''}${sayStretch(fromFt, toFt, accessId)}`,
+    ...(places.length > 0 ? [sayList(places)] : []),
+  ].join(', ');
+}
+
+/** What the plan may cost, work by work, and what only keeping it running would come to. */
+export function composeCost(repair: Repair, accessId: string): TableBlock | null {
+  const plan = planOfReport(repair);
+  const paid = plan.works.filter(({ cost }) => cost.high > 0);
+  if (paid.length === 0) return null;
+  const { priceBook } = repair.site.derived.settings;
+  return {
+    kind: 'table',
+    title: `What it may cost: ${PLAN_NAMES[plan.id].toLowerCase()}`,
+    head: ['Work', 'Where', 'Planning range'],
+    rows: [
+      ...paid.map((work) => [capital(sayWork(work)), sayWorkPlace(work, accessId), sayRange(work.cost)]),
+      ...(paid.length > 1 ? [['All of it', '', sayRange(plan.cost)]] : []),
+    ],
+    numeric: [2],
+    notes: [
+      `Planning figures from the price book “${priceBook.name}” of ${sayLongDay(priceBook.editedOn)}. They are no quote: a licensed contractor sets the price.`,
+      ...sayOthers(repair, plan),
+    ],
+  };
+} // prettier-ignore
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
