@@ -1,0 +1,90 @@
+import { createEvents, type EventAttributes } from 'ics';
+import { Temporal } from 'temporal-polyfill';
+import type { Derived } from '../derive';
+import { sayYears } from '../repair/pick';
+import { cleanedEvery } from '../repair/futures/risks';
+import { repairOf } from '../repair/repair';
+import { dayOf } from '../report/calendar';
+import { composeSteps } from '../report/steps';
+import { inScope } from '../report/headline';
+import { FINDING_WORDS } from '../report/words';
+
+/** A day in the buyer's calendar. */
+type Day = {
+  readonly key: string;
+  readonly on: string;
+  readonly title: string;
+  readonly text: string;
+  /** Comes back every so many years. */
+  readonly everyYears?: number;
+};
+
+/** Days after the end of the inspection period on which the line is scoped again, to prove a repair. */
+const SCOPE_AGAIN_DAYS = 45;
+
+const after = (day: string, span: Temporal.DurationLike) =>
+  Temporal.PlainDate.from(day).add(span).toString();
+
+/** The next steps, the scope after repair, and upkeep as it comes round. */
+export function listDays(derived: Derived): Day[] {
+  const { job } = derived.inspection;
+  const scoped = dayOf(job.scheduledFor);
+  const from = job.inspectionPeriodEndsOn ?? scoped;
+  const { site } = repairOf(derived);
+  const findings = inScope(derived);
+  const steps = composeSteps(derived).flatMap(
+    ({ text, byOn }, index): Day[] =>
+    byOn === null ? [] : [{ key: `step-${index + 1}`, on: byOn, title: text, text: 'From the sewer lateral report.' }], // prettier-ignore
+  );
+  const repairs = findings.some(({ action, responsibleSide }) => responsibleSide === 'owner' && ['repair', 'urgent'].includes(action)); // prettier-ignore
+  const upkeep = findings
+    .filter(({ action, responsibleSide }) => action === 'upkeep' && responsibleSide === 'owner')
+    .map((finding): Day => {
+      const everyYears = cleanedEvery(finding, site.assumptions);
+      const name = FINDING_WORDS[finding.kind].name.toLowerCase();
+      return {
+        key: `upkeep-${finding.id}`,
+        on: after(from, { years: everyYears }),
+        title: `Sewer upkeep: have the ${name} cleaned out (finding ${finding.number})`,
+        text: `About every ${everyYears === 1 ? 'year' : sayYears(everyYears)}.`,
+        everyYears,
+      };
+    });
+  return [
+    ...steps,
+    ...(job.inspectionPeriodEndsOn ? [{ key: 'period', on: job.inspectionPeriodEndsOn, title: 'Inspection period ends', text: job.inspectionPeriodEndsAt ? `At ${job.inspectionPeriodEndsAt}.` : '' }] : []), // prettier-ignore
+    ...(repairs ? [{ key: 'scope-again', on: after(from, { days: SCOPE_AGAIN_DAYS }), title: 'Scope the sewer again, to prove the repair', text: 'On video, from the same access.' }] : []), // prettier-ignore
+    ...upkeep,
+  ];
+}
+
+const dateOf = (day: string) => day.split('-').map(Number) as [number, number, number];
+
+/**
+ * Writes the days as iCalendar (RFC 5545): whole-day events with ids of their own, so that a file read
+ * again replaces what was read before. The stamp is the time of the scope: the file depends on the job alone.
+ */
+export function writeCalendar(derived: Derived): string {
+  const { job, property } = derived.inspection;
+  const stampMs = Date.parse(job.scheduledFor);
+  const events = listDays(derived).map((day): EventAttributes => ({
+    uid: `${encodeURIComponent(job.id)}-${encodeURIComponent(day.key)}@chert`,
+    productId: 'chert',
+    calName: `Sewer lateral, ${property.address}`,
+    start: dateOf(day.on),
+    end: dateOf(after(day.on, { days: 1 })),
+    title: day.title,
+    description: day.text,
+    location: property.address,
+    busyStatus: 'FREE',
+    timestamp: stampMs,
+    ...(day.everyYears ? { recurrenceRule: `FREQ=YEARLY;INTERVAL=${day.everyYears};COUNT=10` } : {}),
+    alarms: [{ action: 'display', description: day.title, trigger: { hours: 15, minutes: 0, before: true } }],
+  }) as EventAttributes); // prettier-ignore
+  if (events.length === 0) return EMPTY;
+  const { error, value } = createEvents(events);
+  if (error || !value) throw new Error(`the calendar of ${job.id}: ${String(error)}`);
+  return value;
+}
+
+const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:chert\r\nEND:VCALENDAR\r\n';
