@@ -49,7 +49,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
   const found = derived.findings.filter(
     (finding) => finding.placed && !finding.courtesy && (planned.has(finding.id) || plan.leaves.includes(finding.id)),
   );
-  return [
+  const blocks: Block[] = [
     {
       kind: 'masthead',
       left: `Request for a quote · ${property.address}`,
@@ -90,4 +90,5 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
     ...(sheet.proof.length > 0 ? [{ kind: 'list', title: 'How it will be proved', items: sheet.proof } as const] : []),
     { kind: 'list', title: 'Take care', items: cautionsOfPlan(site, plan).map(({ about, text }) => `${about}. ${text}`) },
   ];
+  return blocks.filter((block) => (block.kind === 'table' ? block.rows.length > 0 : block.kind !== 'list' || block.items.length > 0)); // prettier-ignore
 } // prettier-ignore

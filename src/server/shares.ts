@@ -1,0 +1,60 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+
+/** A link by which somebody may read a job's issued report. */
+export type ShareLink = {
+  readonly id: string;
+  readonly label: string;
+  readonly createdAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+};
+
+/** 256 bits: nobody guesses it. */
+const SECRET_BYTES = 32;
+
+const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
+
+/** Makes a link. Its secret is returned this once; only its hash is kept. */
+export function createShare(
+  db: Database,
+  jobId: string,
+  { id, label, createdAt, expiresAt }: Omit<ShareLink, 'revokedAt'>,
+): string {
+  const secret = randomBytes(SECRET_BYTES).toString('base64url');
+  db.prepare(
+    'INSERT INTO share_links (id, job_id, secret_sha256, label, created_at, expires_at) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(id, jobId, hashOf(secret), label, createdAt, expiresAt);
+  return secret;
+}
+
+/** The links of a job, the latest first. */
+export function listShares(db: Database, jobId: string): ShareLink[] {
+  return db
+    .prepare<[string], ShareLink>(
+      `SELECT id, label, created_at AS createdAt, expires_at AS expiresAt, revoked_at AS revokedAt
+       FROM share_links WHERE job_id = ? ORDER BY created_at DESC, id DESC`,
+    )
+    .all(jobId);
+}
+
+/** Takes a link back; whether there was one to take back. */
+export function revokeShare(db: Database, jobId: string, id: string, now: string): boolean {
+  const done = db
+    .prepare(
+      'UPDATE share_links SET revoked_at = ? WHERE job_id = ? AND id = ? AND revoked_at IS NULL',
+    ) // prettier-ignore
+    .run(now, jobId, id);
+  return done.changes > 0;
+}
+
+/** The job that a secret opens; `null` for one that is unknown, expired or taken back: all look alike. */
+export function jobOfShare(db: Database, secret: string, now: string): string | null {
+  const row = db
+    .prepare<[string, string], { jobId: string }>(
+      `SELECT job_id AS jobId FROM share_links
+       WHERE secret_sha256 = ? AND revoked_at IS NULL AND expires_at > ?`,
+    )
+    .get(hashOf(secret), now);
+  return row?.jobId ?? null;
+}
