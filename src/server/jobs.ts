@@ -59,3 +59,16 @@ export function listJobs(db: Database): JobSummary[] {
     )
     .all();
 }
+
+/** Jobs on the same property, by its address, that came before; the latest first. */
+export function listEarlier(db: Database, jobId: string): readonly string[] {
+  return db
+    .prepare<[string], { id: string }>(
+      `SELECT other.id FROM jobs AS this JOIN jobs AS other
+         ON lower(trim(json_extract(other.property, '$.address'))) = lower(trim(json_extract(this.property, '$.address')))
+        AND other.id <> this.id AND other.scheduled_for < this.scheduled_for
+       WHERE this.id = ? ORDER BY other.scheduled_for DESC LIMIT 20`,
+    )
+    .all(jobId)
+    .map(({ id }) => id);
+}

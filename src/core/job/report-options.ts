@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { day, flag, oneOf } from '../base/joi';
+import { day, flag, id, oneOf } from '../base/joi';
 
 export const PAPERS = ['letter', 'a4'] as const;
 export type Paper = (typeof PAPERS)[number];
@@ -13,6 +13,8 @@ export type ReportOptions = {
   /** A line that the sewer passes: printed only when nothing is open, unseen or adverse. */
   readonly passLine: boolean;
   readonly paper: Paper;
+  /** An earlier job on the same property that this look is held against; `null`: none. */
+  readonly comparedWith: string | null;
 };
 
 export const DEFAULT_REPORT_OPTIONS: ReportOptions = {
@@ -20,6 +22,7 @@ export const DEFAULT_REPORT_OPTIONS: ReportOptions = {
   nameProfile: true,
   passLine: false,
   paper: 'letter',
+  comparedWith: null,
 };
 
 export const reportOptionsSchema = Joi.object({
@@ -27,6 +30,7 @@ export const reportOptionsSchema = Joi.object({
   nameProfile: flag(),
   passLine: flag(),
   paper: oneOf(PAPERS),
+  comparedWith: id().allow(null),
 });
 
 /** Days that are kept otherwise than the federal calendar says. */

@@ -6,6 +6,8 @@ const MEGABYTE = 1024 * 1024;
 export const BODY_LIMITS = {
   record: 1 * MEGABYTE,
   file: 16 * MEGABYTE,
+  /** A job with its stills. */
+  zip: 256 * MEGABYTE,
   media: MEDIA_MOST_BYTES,
 } as const;
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type Fault, sayFault } from '#core/base/fault';
 import { readInspectionFile } from '#core/formats/inspection-file';
-import { postJson } from '../shared/api';
+import { postJson, postZip } from '../shared/api';
 import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 
@@ -11,19 +11,20 @@ type Trouble = { readonly message: string; readonly faults: readonly Fault[] };
 export function ImportFile() {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const ready = useReady();
-  const [waiting, setWaiting] = useState<string | null>(null);
+  const [waiting, setWaiting] = useState<string | File | null>(null);
 
-  const send = async (text: string, asCopy: boolean) => {
+  const send = async (file: string | File, asCopy: boolean) => {
     setTrouble(null);
-    const sent = await postJson<{ id: string }>(
-      `/api/jobs/import${asCopy ? '?as=copy' : ''}`,
-      text,
-    );
+    const path = `/api/jobs/import${asCopy ? '?as=copy' : ''}`;
+    const sent =
+      typeof file === 'string'
+        ? await postJson<{ id: string }>(path, file)
+        : await postZip<{ id: string }>(path, file);
     if (sent.state === 'ok') {
       window.location.assign(`/jobs/${encodeURIComponent(sent.value.id)}/report`);
     } else if (sent.state === 'refused') {
       setTrouble(sent);
-      setWaiting(sent.code === 'job-exists' ? text : null);
+      setWaiting(sent.code === 'job-exists' ? file : null);
     } else {
       setTrouble({ message: 'Chert’s server does not answer. Try again.', faults: [] });
     }
@@ -31,6 +32,7 @@ export function ImportFile() {
 
   const choose = async (file: File | undefined) => {
     if (!file) return;
+    if (file.name.endsWith('.zip')) return send(file, false);
     const text = await file.text();
     const checked = readInspectionFile(text);
     if (checked.ok) return send(text, false);
@@ -45,12 +47,14 @@ export function ImportFile() {
     <section className={form['form']} aria-labelledby="import-title">
       <h2 id="import-title">Bring in a file</h2>
       <div className={form['field']}>
-        <label htmlFor="import-file">Inspection file (.chert.json)</label>
+        <label htmlFor="import-file">
+          Inspection file (.chert.json), or a zip of it with stills
+        </label>
         <input
           id="import-file"
           type="file"
           disabled={!ready}
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           onChange={(event) => {
             void choose(event.target.files?.[0]);
             event.target.value = '';

@@ -1,37 +1,38 @@
+import type { ReactNode } from 'react';
 import type { Block } from '#core/report/block';
-import type { Section } from '#core/section/build';
+import { sayDay } from '#core/report/calendar';
+import type { Drawings } from '#core/report/frozen';
 import type { SectionRow } from '#core/section/table';
 import { Flake } from '#ui/Flake';
 import { SectionFigure } from '../../ui/section/SectionFigure';
 import styles from './ReportPage.module.css';
+import { TableView } from './TableView';
 
-type Drawn = { readonly wide: Section; readonly narrow: Section };
 type Props = {
   readonly blocks: readonly Block[];
-  readonly drawn: Drawn;
+  readonly drawn: Pick<Drawings, 'wide' | 'narrow'>;
   readonly rows: readonly SectionRow[];
+  /** Where a still is to be had; absent where there are none. */
+  readonly stillUrl?: (photoId: string) => string;
+  /** A text that may be put in other words, with what that takes; absent where nothing may. */
+  readonly edit?: (key: string, text: ReactNode) => ReactNode;
 };
 
-/** Prints the report's blocks as the page that the buyer reads. It needs no script. */
-export function ReportPage({ blocks, drawn, rows }: Props) {
+/** Prints a document's blocks as a page. It needs no script. */
+export function ReportPage({ blocks, ...more }: Props) {
   return (
     <article className={styles['paper']}>
       {blocks.map((block, index) => (
-        <BlockView key={index} block={block} drawn={drawn} rows={rows} />
+        <BlockView key={index} block={block} {...more} />
       ))}
     </article>
   );
 }
 
-function BlockView({
-  block,
-  drawn,
-  rows,
-}: {
-  readonly block: Block;
-  readonly drawn: Drawn;
-  readonly rows: readonly SectionRow[];
-}) {
+type ViewProps = Omit<Props, 'blocks'> & { readonly block: Block };
+const asIs = (_key: string, text: ReactNode) => text;
+
+function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
   switch (block.kind) {
     case 'masthead':
       return (
@@ -45,30 +46,36 @@ function BlockView({
         <header className={styles['head']}>
           <p className={styles['verdict']}>{block.verdict}</p>
           <h1>{block.text}</h1>
-          <p className={styles['lead']}>{block.lead}</p>
+          {edit('lead', <p className={styles['lead']}>{block.lead}</p>)}
+          {block.pass && <p className={styles['pass']}>{block.pass}</p>}
         </header>
       );
     case 'section':
       return (
         <figure className={styles['section']}>
           <div className={styles['wide']}>
-            <SectionFigure
-              section={drawn.wide}
-              rows={rows}
-              id="wide"
-              label="The pipe from the side"
-            />
+            <SectionFigure section={drawn.wide} rows={rows} id="wide" label="The pipe from the side" />
           </div>
           <div className={styles['narrow']}>
-            <SectionFigure
-              section={drawn.narrow}
-              rows={rows}
-              id="narrow"
-              label="The pipe from the side"
-            />
+            <SectionFigure section={drawn.narrow} rows={rows} id="narrow" label="The pipe from the side" />
           </div>
           <figcaption>{block.caption}</figcaption>
         </figure>
+      );
+    case 'steps':
+      return (
+        <section className={styles['part']}>
+          <h2>{block.title}</h2>
+          <ol className={styles['ordered']}>
+            {block.steps.map(({ text, byOn }) => (
+              <li key={text}>
+                <span>
+                  {text} {byOn && <b>By {sayDay(byOn)}.</b>}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
       );
     case 'finding':
       return (
@@ -76,72 +83,29 @@ function BlockView({
           <Flake severity={block.severity} number={block.number} />
           <div>
             <h2>{block.title}</h2>
-            <p>{block.sentences.join(' ')}</p>
-            {block.remarks.length > 0 && (
-              <p className={styles['remark']}>{block.remarks.join(' ')}</p>
-            )}
+            {edit(`finding:${block.id}`, <p>{block.sentences.join(' ')}</p>)}
+            {block.remarks.length > 0 && <p className={styles['remark']}>{block.remarks.join(' ')}</p>}
           </div>
-          <p className={styles['grade']}>{block.verdict}</p>
+          <div className={styles['grade']}>
+            <p>{block.verdict}</p>
+            {block.price && <p className={styles['price']}>{block.price}</p>}
+            {block.photoId && stillUrl && <img src={stillUrl(block.photoId)} alt={`Still of finding ${block.number}`} loading="lazy" />}
+          </div>
         </section>
       );
     case 'columns':
       return (
         <div className={styles['columns']}>
-          {block.columns.map(({ title, items, ordered }) => (
+          {block.columns.map(({ title, items }) => (
             <section key={title}>
               <h2>{title}</h2>
-              {ordered ? (
-                <ol className={styles['ordered']}>
-                  {items.map((item) => (
-                    <li key={item}>{item}</li>
-                  ))}
-                </ol>
-              ) : (
-                <Items items={items} />
-              )}
+              <Items items={items} />
             </section>
           ))}
         </div>
       );
     case 'table':
-      return (
-        <section className={styles['part']}>
-          <h2>{block.title}</h2>
-          {block.rows.length === 0 ? (
-            <p>Nothing was logged.</p>
-          ) : (
-            <table className={styles['table']}>
-              <thead>
-                <tr>
-                  {block.head.map((title, column) => (
-                    <th
-                      key={title}
-                      scope="col"
-                      className={block.numeric.includes(column) ? styles['number'] : ''}
-                    >
-                      {title}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {block.rows.map((row, index) => (
-                  <tr key={index}>
-                    {row.map((cell, column) => (
-                      <td
-                        key={column}
-                        className={block.numeric.includes(column) ? styles['number'] : ''}
-                      >
-                        {cell}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
-        </section>
-      );
+      return <TableView block={block} />;
     case 'list':
       return (
         <section className={styles['part']}>
@@ -163,8 +127,22 @@ function BlockView({
           </dl>
         </section>
       );
+    case 'pictures':
+      return (
+        <section className={styles['part']}>
+          <h2>{block.title}</h2>
+          <div className={styles['pictures']}>
+            {block.pictures.map(({ photoId, caption }) => (
+              <figure key={photoId}>
+                {stillUrl && <img src={stillUrl(photoId)} alt="" loading="lazy" />}
+                <figcaption>{caption}</figcaption>
+              </figure>
+            ))}
+          </div>
+        </section>
+      );
   }
-}
+} // prettier-ignore
 
 function Items({ items }: { readonly items: readonly string[] }) {
   return (

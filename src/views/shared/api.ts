@@ -36,7 +36,11 @@ async function send<T>(path: string, init: RequestInit): Promise<Sent<T>> {
 }
 
 /** Sends JSON, or text that already is JSON, to the API. */
-export function sendJson<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<Sent<T>> {
+export function sendJson<T>(
+  method: 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body: unknown = {},
+): Promise<Sent<T>> {
   return send<T>(path, {
     method,
     headers: { 'content-type': 'application/json' },
@@ -51,3 +55,7 @@ export function putBytes(path: string, blob: Blob): Promise<Sent<unknown>> {
   const type = blob.type || 'application/octet-stream';
   return send(path, { method: 'PUT', headers: { 'content-type': type }, body: blob });
 }
+
+/** Sends a zip. */
+export const postZip = <T>(path: string, file: Blob) =>
+  send<T>(path, { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file });

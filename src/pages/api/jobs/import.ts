@@ -1,15 +1,19 @@
 import { ulid } from 'ulid';
 import { readInspectionFile } from '#core/formats/inspection-file';
-import { database } from '#server/database';
+import { dataFolder, database } from '#server/database';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
-import { BODY_LIMITS, readText } from '#server/http/body';
+import { BODY_LIMITS, readBytes, readText } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
+import { storeMedia } from '#server/media';
+import { unpackJob } from '#server/zip';
 
-/** Reads an inspection file into a job; with `?as=copy` under an id of its own. */
+/** Reads an inspection file, alone or in a zip with its stills, into a job; with `?as=copy` under an id of its own. */
 export const POST = endpoint(async ({ request, url }) => {
-  const outcome = readInspectionFile(await readText(request, BODY_LIMITS.file));
+  const isZip = /^application\/zip\b/i.test(request.headers.get('content-type') ?? '');
+  const packed = isZip ? unpackJob(await readBytes(request, BODY_LIMITS.zip)) : null;
+  const outcome = readInspectionFile(packed?.text ?? (await readText(request, BODY_LIMITS.file)));
   if (!outcome.ok) throw refuseFaults(outcome.faults);
   const inspection =
     url.searchParams.get('as') === 'copy'
@@ -26,6 +30,14 @@ export const POST = endpoint(async ({ request, url }) => {
       'This job is here already, with other contents. Nothing was changed; import it as a copy to keep both.',
     );
   }
+  for (const { id, ...media } of packed?.media ?? [])
+    storeMedia(
+      database(),
+      dataFolder(),
+      { jobId: inspection.job.id, id },
+      media,
+      new Date().toISOString(),
+    );
   return answer({ id: inspection.job.id, outcome: stored }, stored === 'stored' ? 201 : 200);
 });
 

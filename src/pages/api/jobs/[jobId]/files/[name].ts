@@ -1,0 +1,36 @@
+import { derive } from '#core/derive';
+import { writeGeoJson } from '#core/formats/geojson';
+import { writeCalendar } from '#core/formats/icalendar';
+import { writeObservations } from '#core/formats/observations-csv';
+import { writeChapters } from '#core/formats/webvtt';
+import { dataFolder, database } from '#server/database';
+import { refuseUnknown } from '#server/http/answer';
+import { endpoint } from '#server/http/endpoint';
+import { type FileOut, safeName, sendFile } from '#server/http/file';
+import { knownInspection, refuseMethod } from '#server/http/params';
+import { packJob } from '#server/zip';
+
+/** The job in open formats, by the name of the file. */
+export const GET = endpoint((context) => {
+  const inspection = knownInspection(context);
+  const wanted = context.params['name'] ?? '';
+  const title = safeName(inspection.job.title);
+  const file = (name: string, type: string, bytes: FileOut['bytes']): Response =>
+    sendFile({ name: `${title}${name}`, type, bytes });
+  if (wanted === 'job.zip') return file('.chert.zip', 'application/zip', packJob(database(), dataFolder(), inspection)); // prettier-ignore
+  const derived = derive(inspection);
+  if (wanted === 'observations.csv') return file('-observations.csv', 'text/csv', writeObservations(derived)); // prettier-ignore
+  if (wanted === 'located.geojson') return file('-located.geojson', 'application/geo+json', writeGeoJson(derived)); // prettier-ignore
+  if (wanted === 'calendar.ics') return file('.ics', 'text/calendar', writeCalendar(derived));
+  if (wanted === 'chapters.vtt') {
+    const runId = context.url.searchParams.get('run') ?? '';
+    const offsetS = Number(context.url.searchParams.get('offset') ?? 0);
+    const chapters = writeChapters(derived, runId, Number.isFinite(offsetS) ? Math.max(0, offsetS) * 1000 : 0); // prettier-ignore
+    if (chapters !== null) return file(`-${safeName(runId, 'run')}.vtt`, 'text/vtt', chapters);
+  }
+  throw refuseUnknown('file of this job');
+});
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET');
+});

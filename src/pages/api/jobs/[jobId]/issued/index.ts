@@ -1,0 +1,30 @@
+import Joi from 'joi';
+import { faultsFromJoi } from '#core/base/fault';
+import { line, VALIDATION } from '#core/base/joi';
+import { dataFolder, database } from '#server/database';
+import { answer, refuseFaults } from '#server/http/answer';
+import { BODY_LIMITS, readJson } from '#server/http/body';
+import { endpoint } from '#server/http/endpoint';
+import { knownJobId, refuseMethod } from '#server/http/params';
+import { issueReport, type IssueWish } from '#server/issue-report';
+import { listIssued } from '#server/issued';
+import { printPdf } from '../../../../../pdf/print-pdf';
+
+const schema = Joi.object<IssueWish>({ reason: line(2000).required(), limits: line(2000).required() }); // prettier-ignore
+
+/** Issues the report: freezes it as the next version. */
+export const POST = endpoint(async (context) => {
+  const jobId = knownJobId(context);
+  const wish = await readJson(context.request, BODY_LIMITS.record);
+  const { error } = schema.required().validate(wish, VALIDATION);
+  if (error) throw refuseFaults(faultsFromJoi(error));
+  const { reason, limits } = wish as IssueWish;
+  const trimmed = { reason: reason.trim(), limits: limits.trim() };
+  return answer(await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, Date.now()), 201); // prettier-ignore
+});
+
+export const GET = endpoint((context) => answer(listIssued(database(), knownJobId(context))));
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET or POST');
+});

@@ -1,0 +1,40 @@
+import { derive } from '#core/derive';
+import { reportOptions } from '#core/job/settings';
+import { composeDocuments, READERS } from '#core/report/documents';
+import { drawForReport } from '#core/report/frozen';
+import { chooseStills } from '#core/report/stills';
+import { dataFolder, database } from '#server/database';
+import { refuseUnknown } from '#server/http/answer';
+import { endpoint } from '#server/http/endpoint';
+import { safeName, sendFile } from '#server/http/file';
+import { knownInspection, refuseMethod } from '#server/http/params';
+import { compareWithEarlier } from '#server/issue-report';
+import { loadStills } from '#server/stills';
+import { printPdf } from '../../../../pdf/print-pdf';
+
+/** The report as it stands, as PDF: a draft, and says so on each page. */
+export const GET = endpoint(async (context) => {
+  const inspection = knownInspection(context);
+  const wanted = context.url.searchParams.get('reader') ?? 'buyer';
+  const reader = READERS.find((one) => one === wanted);
+  if (!reader) throw refuseUnknown('reader of a report');
+  const derived = derive(inspection);
+  const { job, property } = inspection;
+  const stills = chooseStills(derived).map(({ photoId }) => photoId);
+  const more = reader === 'buyer' ? compareWithEarlier(database(), derived) : [];
+  const bytes = await printPdf({
+    title: job.title,
+    author: job.inspector,
+    blocks: [...composeDocuments(derived)[reader], ...more],
+    section: drawForReport(derived).paper,
+    paper: reportOptions(derived.settings).paper,
+    footer: `${property.address} · draft, not issued`,
+    stills: loadStills(database(), dataFolder(), job.id, stills),
+    at: new Date(),
+  });
+  return sendFile({ name: `${safeName(job.title)}-${reader}-draft.pdf`, type: 'application/pdf', bytes }); // prettier-ignore
+});
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET');
+});

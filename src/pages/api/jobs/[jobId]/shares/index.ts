@@ -1,0 +1,39 @@
+import Joi from 'joi';
+import { ulid } from 'ulid';
+import { faultsFromJoi } from '#core/base/fault';
+import { line, VALIDATION } from '#core/base/joi';
+import { database } from '#server/database';
+import { answer, Refusal, refuseFaults } from '#server/http/answer';
+import { BODY_LIMITS, readJson } from '#server/http/body';
+import { endpoint } from '#server/http/endpoint';
+import { knownJobId, refuseMethod } from '#server/http/params';
+import { listIssued } from '#server/issued';
+import { createShare, listShares } from '#server/shares';
+
+type Wish = { readonly label: string; readonly days: number };
+const schema = Joi.object<Wish>({
+  label: line(120).required(),
+  days: Joi.number().integer().min(1).max(365).required(),
+});
+const DAY_MS = 86_400_000;
+
+/** Makes a link to the issued report. Its path is told this once. */
+export const POST = endpoint(async (context) => {
+  const jobId = knownJobId(context);
+  const wish = await readJson(context.request, BODY_LIMITS.record);
+  const { error } = schema.required().validate(wish, VALIDATION);
+  if (error) throw refuseFaults(faultsFromJoi(error));
+  if (listIssued(database(), jobId).length === 0)
+    throw new Refusal(409, 'not-issued', 'Nothing has been issued yet: a link shows an issued report.'); // prettier-ignore
+  const { label, days } = wish as Wish;
+  const now = Date.now();
+  const link = { id: ulid(now), label, createdAt: new Date(now).toISOString(), expiresAt: new Date(now + days * DAY_MS).toISOString() }; // prettier-ignore
+  const secret = createShare(database(), jobId, link);
+  return answer({ ...link, revokedAt: null, path: `/r/${secret}` }, 201);
+});
+
+export const GET = endpoint((context) => answer(listShares(database(), knownJobId(context))));
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('GET or POST');
+});

@@ -1,0 +1,155 @@
+import type { Database } from 'better-sqlite3';
+import { Temporal } from 'temporal-polyfill';
+import { ulid } from 'ulid';
+import { derive, type Derived } from '#core/derive';
+import { writeCalendar } from '#core/formats/icalendar';
+import { writeInspectionFile } from '#core/formats/inspection-file';
+import type { Inspection } from '#core/job/inspection';
+import { lastLimits } from '#core/job/report-words';
+import { lastLeaving } from '#core/job/rulings';
+import { reportOptions } from '#core/job/settings';
+import { composeBeforeAfter } from '#core/report/before-after';
+import type { Block } from '#core/report/block';
+import { READERS } from '#core/report/documents';
+import { freezeReport, type Frozen } from '#core/report/frozen';
+import { chooseStills } from '#core/report/stills';
+import type { Paper } from '#core/job/report-options';
+import { Refusal } from './http/answer';
+import { loadInspection, storeFacts } from './inspections';
+import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE } from './issued';
+import { hashOfStill, loadStills, type PdfStills } from './stills';
+
+/** Prints blocks as PDF; given in, so that the server does not know the printer. */
+export type Print = (wishes: {
+  readonly title: string;
+  readonly author: string;
+  readonly blocks: readonly Block[];
+  readonly section: Frozen['drawings']['paper'];
+  readonly paper: Paper;
+  readonly footer: string;
+  readonly stills: PdfStills;
+  readonly at: Date;
+}) => Promise<Buffer>;
+
+export type IssueWish = {
+  /** Why a version that was issued is amended; empty for the first. */
+  readonly reason: string;
+  /** Why it goes out with something open; empty when nothing is. */
+  readonly limits: string;
+};
+
+const PDF = 'application/pdf';
+
+/** Now, in the offset of the job's own appointment: "2026-11-06T14:05:00-08:00". */
+function nowOf(inspection: Inspection, nowMs: number): string {
+  const offset = /([+-]\d{2}:\d{2}|Z)$/.exec(inspection.job.scheduledFor)?.[1] ?? 'Z';
+  const zone = offset === 'Z' ? 'UTC' : offset;
+  return Temporal.Instant.fromEpochMilliseconds(Math.floor(nowMs / 1000) * 1000).toString({ timeZone: zone }); // prettier-ignore
+}
+
+/** "6 November 2026, 14:05". */
+export function sayInstant(instant: string): string {
+  const time = Temporal.PlainDateTime.from(instant.replace(/([+-]\d{2}:\d{2}|Z)$/, ''));
+  return `${time.day} ${time.toLocaleString('en-US', { month: 'long' })} ${time.year}, ${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`; // prettier-ignore
+}
+
+/** How a job stands against the earlier one that its report names; nothing where it names none. */
+export function compareWithEarlier(db: Database, derived: Derived): readonly Block[] {
+  const { comparedWith } = reportOptions(derived.settings);
+  const earlier = comparedWith === null ? null : loadInspection(db, comparedWith);
+  return earlier ? composeBeforeAfter(derive(earlier), derived) : [];
+}
+
+function openPoints(derived: Derived, wish: IssueWish): readonly { code: string; message: string }[] {
+  const open = derived.checks
+    .filter(({ level }) => level === 'blocker')
+    .map(({ code, message }) => ({ code, message }));
+  const { decisions } = derived.inspection;
+  const isStated = [wish.limits, lastLimits(decisions)?.reason, lastLeaving(decisions)?.reason].some(Boolean);
+  if (open.length > 0 && !isStated)
+    throw new Refusal(
+      409,
+      'open-points',
+      'Something is open that holds the report back. Clear it, or say why the report goes out with it: the report will state that reason.',
+      open.map(({ code, message }) => ({ path: code, expected: 'nothing open', got: message })),
+    );
+  return open;
+} // prettier-ignore
+
+/** Takes down what the report goes out with: its limits, and the numbers of its findings. */
+function withDecisions(inspection: Inspection, derived: Derived, wish: IssueWish, open: ReturnType<typeof openPoints>): Inspection {
+  const limits = wish.limits && open.length > 0 ? [{ id: ulid(), kind: 'issue-with-limits', reason: wish.limits, open }] : [];
+  const numbers = Object.fromEntries(derived.findings.map(({ id, number }) => [id, number]));
+  const issued = { id: 'issued-numbers', kind: 'issued-numbers', reason: '', numbers };
+  const known = inspection.decisions.find(({ id }) => id === issued.id) as { numbers?: Record<string, number> } | undefined;
+  return {
+    ...inspection,
+    decisions: [
+      ...inspection.decisions.filter(({ id }) => id !== issued.id),
+      ...limits,
+      { ...issued, numbers: { ...known?.numbers, ...numbers } },
+    ],
+  };
+} // prettier-ignore
+
+/**
+ * Issues the report of a job: refuses while something holds it back, freezes its three documents, the
+ * PDFs, the calendar and the inspection file under one seal, and keeps the numbers of its findings.
+ */
+export async function issueReport(
+  db: Database,
+  folder: string,
+  jobId: string,
+  wish: IssueWish,
+  print: Print,
+  nowMs: number,
+): Promise<Issued> {
+  const stored = loadInspection(db, jobId)!;
+  const found = derive(stored);
+  const [latest] = listIssued(db, jobId);
+  if (latest && !wish.reason)
+    throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
+  const inspection = withDecisions(stored, found, wish, openPoints(found, wish));
+  const derived = derive(inspection);
+  const number = (latest?.number ?? 0) + 1;
+  const issuedAt = nowOf(inspection, nowMs);
+  const ids = chooseStills(derived).map(({ photoId }) => photoId);
+  const stills = loadStills(db, folder, jobId, ids);
+  const hash = hashOfStill(db, folder, jobId);
+  const frozen = freezeReport(derived, {
+    number,
+    issuedAt,
+    reason: wish.reason,
+    before: latest ? loadFrozen(db, jobId, latest.number) : null,
+    stills: [...stills.keys()].map((id) => ({ id, sha256: hash(id)! })),
+    more: compareWithEarlier(db, derived),
+  });
+  const text = writeInspectionFile(inspection);
+  const { paper } = reportOptions(derived.settings);
+  const footer = `${inspection.property.address} · version ${number}, issued ${sayInstant(issuedAt)}`;
+  const at = new Date(nowMs);
+  const pdfs = await Promise.all(
+    READERS.map(async (reader): Promise<IssuedFile> => {
+      const wishes = { title: `${frozen.title}: ${frozen.headline}`, author: inspection.job.inspector, blocks: frozen.documents[reader], section: frozen.drawings.paper, paper, footer, stills, at }; // prettier-ignore
+      return { name: `${reader}.pdf`, type: PDF, bytes: await print(wishes) };
+    }),
+  );
+  const files: IssuedFile[] = [
+    { name: TREE, type: 'application/json', bytes: Buffer.from(JSON.stringify(frozen)) },
+    { name: 'inspection.chert.json', type: 'application/json', bytes: Buffer.from(text) },
+    { name: 'calendar.ics', type: 'text/calendar', bytes: Buffer.from(writeCalendar(derived)) },
+    ...pdfs,
+  ];
+  // The printing took a moment: what is frozen must still be what there is.
+  if (writeInspectionFile(loadInspection(db, jobId)!) !== writeInspectionFile(stored))
+    throw new Refusal(409, 'changed-meanwhile', 'The job was changed while its report was printed. Nothing was issued; issue it again.'); // prettier-ignore
+  const head = { number, issuedAt, headline: frozen.headline, reason: wish.reason };
+  const issued = db
+    .transaction(() => {
+      storeFacts(db, inspection);
+      return storeIssued(db, jobId, head, files);
+    })
+    .immediate();
+  if (!issued) throw new Refusal(409, 'changed-meanwhile', 'Another version was issued meanwhile. Nothing was issued; look at it first.'); // prettier-ignore
+  return issued;
+}

@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { type Sent, postJson, sendJson } from '../shared/api';
+import styles from './Report.module.css';
+import { sayAt } from './say';
+
+export type Link = {
+  readonly id: string;
+  readonly label: string;
+  readonly createdAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+};
+
+type Props = { readonly jobId: string; readonly links: readonly Link[]; readonly now: string };
+
+const why = (sent: Sent<unknown>) => (sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Try again.'); // prettier-ignore
+
+/** Links by which the issued report is read: made, copied once, taken back. */
+export function Share({ jobId, links: stored, now }: Props) {
+  const [links, setLinks] = useState(stored);
+  const [made, setMade] = useState<string | null>(null);
+  const [isCopied, setCopied] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const base = `/api/jobs/${encodeURIComponent(jobId)}/shares`;
+  const make = async (form: FormData) => {
+    const sent = await postJson<Link & { path: string }>(base, { label: String(form.get('label')).trim(), days: Number(form.get('days')) });
+    if (sent.state !== 'ok') return setTrouble(why(sent));
+    setTrouble(null);
+    setCopied(false);
+    setMade(`${window.location.origin}${sent.value.path}`);
+    setLinks((before) => [sent.value, ...before]);
+  };
+  const revoke = async (id: string) => {
+    const sent = await sendJson('DELETE', `${base}/${id}`);
+    if (sent.state !== 'ok') return setTrouble(why(sent));
+    setTrouble(null);
+    setLinks((before) => before.map((one) => (one.id === id ? { ...one, revokedAt: now } : one)));
+  };
+  const state = ({ revokedAt, expiresAt }: Link) =>
+    revokedAt ? 'taken back' : expiresAt <= now ? 'expired' : `until ${sayAt(expiresAt)}`;
+  return (
+    <div className={styles['options']}>
+      <form
+        className={styles['pair']}
+        onSubmit={(event) => {
+          event.preventDefault();
+          void make(new FormData(event.currentTarget));
+        }}
+      >
+        <label>
+          For whom
+          <input name="label" autoComplete="off" />
+        </label>
+        <label>
+          Days
+          <input name="days" inputMode="numeric" defaultValue="30" />
+        </label>
+        <button type="submit">Make a link</button>
+      </form>
+      {made && (
+        <p role="status" className={styles['made']}>
+          <span>This link is shown once:</span>
+          <input readOnly aria-label="The link" value={made} onFocus={(event) => event.target.select()} />
+          <button type="button" onClick={() => void navigator.clipboard.writeText(made).then(() => setCopied(true))}>
+            {isCopied ? 'Copied' : 'Copy it'}
+          </button>
+        </p>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+      <ul className={styles['versions']}>
+        {links.map((link) => (
+          <li key={link.id}>
+            {link.label || 'A link'}, {state(link)}{' '}
+            {!link.revokedAt && link.expiresAt > now && (
+              <button type="button" onClick={() => void revoke(link.id)}>
+                Take it back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+} // prettier-ignore
