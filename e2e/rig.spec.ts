@@ -1,35 +1,10 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { CHROMIUM_WITH_GL } from './chromium';
+import { counter, holdUntil, openRig, picture, practise } from './rig';
 import { bookJob, callOut, expectSaved, loggedOnServer, startRun, tabTo } from './scope';
 
 test.use({ launchOptions: CHROMIUM_WITH_GL });
-
-const picture = (page: Page) => page.getByRole('img', { name: /Picture of the simulated camera/ });
-const counter = async (page: Page) => Number(await page.getByLabel('Call-out line').locator('output').textContent()); // prettier-ignore
-
-/** Starts a practice job on a lateral and goes on to the set-up of a run from A. */
-async function practise(page: Page, lateral: string, accessId = 'A'): Promise<string> {
-  await page.goto('/');
-  await page.getByLabel('Line', { exact: true }).selectOption({ label: lateral });
-  await page.getByRole('button', { name: 'Start a practice job' }).click();
-  await expect(page).toHaveURL(/\/jobs\/[^/]+\/site$/);
-  const id = /jobs\/([^/]+)\/site/.exec(page.url())![1]!;
-  await page.goto(`/jobs/${id}/scope?access=${accessId}`);
-  return id;
-}
-
-async function openRig(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Simulated rig' }).click();
-  await expect(picture(page).locator('canvas')).toBeVisible({ timeout: 30_000 });
-}
-
-/** Holds a key until the counter says so, or the status line does. */
-async function holdUntil(page: Page, key: string, isThere: () => Promise<boolean>): Promise<void> {
-  await page.keyboard.down(key);
-  await expect.poll(isThere, { timeout: 120_000, intervals: [100] }).toBe(true);
-  await page.keyboard.up(key);
-}
 
 /** How many different colours the rig's picture has, from a still of the element. */
 async function coloursShown(page: Page): Promise<number> {

@@ -16,7 +16,9 @@ export const onRequest = defineMiddleware(async (context, next) => {
   } else {
     response = await next();
   }
-  for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.headers.set(name, value);
+  // A page may be stricter than the rule.
+  for (const [name, value] of Object.entries(SECURITY_HEADERS))
+    if (!response.headers.has(name)) response.headers.set(name, value);
   // Pages bring their policy with the hashes of their scripts; nothing else needs to load anything.
   if (!response.headers.has('content-security-policy')) {
     response.headers.set('content-security-policy', "default-src 'none'; frame-ancestors 'none'");

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import type { Profile } from '#core/job/job';
 import { LONGEST_HORIZON_YEARS } from '#core/job/settings';
 import { CHERT_BOOK, type PriceBook } from '#core/repair/prices/price-book';
 import { sayYears } from '#core/repair/pick';
 import { sayLongDay } from '#core/report/calendar';
+import { useHeld } from '../shared/useHeld';
 import styles from './Repairs.module.css';
 
 type Props = {
@@ -21,12 +21,9 @@ type Props = {
 /** What the plans are weighed by: how long the buyer stays, the profile, the prices. */
 export function Controls(props: Props) {
   const { jobId, horizonYears, profile, book, books, onHorizon, onProfile, onBook } = props;
-  const [years, setYears] = useState(horizonYears);
-  const [was, setWas] = useState(horizonYears);
-  if (was !== horizonYears) {
-    setWas(horizonYears);
-    setYears(horizonYears);
-  }
+  const [years, holdYears] = useHeld(horizonYears);
+  const [judged, holdProfile] = useHeld(profile);
+  const [bookId, holdBook] = useHeld(book.id);
   const all = [CHERT_BOOK, ...books];
   const known = all.some(({ id }) => id === book.id);
   const keep = () => onHorizon(years, true);
@@ -44,7 +41,7 @@ export function Controls(props: Props) {
           aria-valuetext={sayYears(years)}
           onChange={(event) => {
             const next = Number(event.target.value);
-            setYears(next);
+            holdYears(next);
             onHorizon(next, false);
           }}
           onPointerUp={keep}
@@ -54,7 +51,10 @@ export function Controls(props: Props) {
       </label>
       <label>
         <span>Judged by</span>
-        <select value={profile} onChange={(event) => onProfile(event.target.value as Profile)}>
+        <select value={judged} onChange={(event) => {
+            holdProfile(event.target.value as Profile);
+            onProfile(event.target.value as Profile);
+          }}>
           <option value="maintain-first">Maintain first</option>
           <option value="renew-first">Renew first</option>
         </select>
@@ -62,8 +62,11 @@ export function Controls(props: Props) {
       <label>
         <span>Prices</span>
         <select
-          value={book.id}
-          onChange={(event) => onBook(all.find(({ id }) => id === event.target.value) ?? CHERT_BOOK)}
+          value={bookId}
+          onChange={(event) => {
+            holdBook(event.target.value);
+            onBook(all.find(({ id }) => id === event.target.value) ?? CHERT_BOOK);
+          }}
         >
           {(known ? all : [...all, book]).map(({ id, name, editedOn }) => (
             <option key={id} value={id}>

@@ -3,7 +3,7 @@ import { derive } from '#core/derive';
 import type { Inspection } from '#core/job/inspection';
 import { chosenStills, lastLimits } from '#core/job/report-words';
 import { lastLeaving } from '#core/job/rulings';
-import { reportOptions } from '#core/job/settings';
+import { reportOptions, settingsInForce } from '#core/job/settings';
 import { countWaiting } from '#core/judge/waiting';
 import { composeBeforeAfter } from '#core/report/before-after';
 import { dayOf, sayLongDay } from '#core/report/calendar';
@@ -54,7 +54,10 @@ export function ReportScreen(props: Props) {
   const documents = useMemo(() => composeDocuments(derived, report), [derived, report]);
   const drawn = useMemo(() => drawForReport(derived), [derived]);
   const rows = useMemo(() => tabulateSection(derived), [derived]);
-  const options = reportOptions(derived.settings);
+  // What is ticked shows at once; the page that follows from it is drawn as there is time.
+  const settings = settingsInForce(job.inspection.settings);
+  const options = reportOptions(settings);
+  const ticked = { ...derived, inspection: job.inspection };
   const before = earlier.find(({ job: { id } }) => id === options.comparedWith);
   const more = useMemo(
     () => (before ? composeBeforeAfter(derive(before), derived) : []),
@@ -62,7 +65,7 @@ export function ReportScreen(props: Props) {
   );
   const actions = reportActions(job);
   const { id, title, inspector, scheduledFor, inspectionPeriodEndsOn } = inspection.job;
-  const { decisions } = inspection;
+  const { decisions } = job.inspection;
   const stillUrl = (photoId: string) => `/api/jobs/${encodeURIComponent(id)}/media/${encodeURIComponent(photoId)}`; // prettier-ignore
   const textOf = (key: string) => report.texts.find((one) => one.key === key)!;
   const blocks = reader === 'buyer' ? [...documents.buyer, ...more] : documents[reader];
@@ -127,7 +130,7 @@ export function ReportScreen(props: Props) {
           <Panel id="stills" title="Stills">
             <StillsPanel
               all={listStills(derived)}
-              chosen={chooseStills(derived)}
+              chosen={chooseStills(ticked)}
               isOwn={chosenStills(decisions) !== null}
               stillUrl={stillUrl}
               onChoose={(ids) => actions.chooseStills(ids, chosenStills(decisions)?.id ?? null)}
@@ -135,7 +138,7 @@ export function ReportScreen(props: Props) {
           </Panel>
           <Panel id="days" title="Working days">
             <WorkingDays
-              holidays={derived.settings.holidays}
+              holidays={settings.holidays}
               fromDay={dayOf(scheduledFor)}
               toDay={inspectionPeriodEndsOn ?? null}
               onChange={actions.setHolidays}

@@ -1,0 +1,237 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { fileOnServer, openCopyOf, putCopy } from './copies';
+import { expectSaved, loggedOnServer } from './scope';
+
+const open = (page: Page, id: string, demo = 'alder-bend') => openCopyOf(page, demo, id, 'report');
+const paper = (page: Page) => page.getByRole('article');
+const issue = (page: Page) => page.getByRole('region', { name: /^Issue/ });
+const issueNow = (page: Page, id: string) => page.request.post(`/api/jobs/${id}/issued`, { data: { reason: '', limits: '' } }); // prettier-ignore
+
+test('three readers, one computation; switches for prices and paper; the grade it reads at', async ({
+  page,
+}) => {
+  await open(page, 'out-readers');
+  await expect(paper(page)).toContainText('What to do first');
+  await expect(page.getByText(/^Reads at grade \d/)).toBeVisible();
+  await expect(paper(page)).toContainText('What it may cost: fix what fails');
+  const total = await paper(page).getByRole('row', { name: /All of it/ }).getByRole('cell').last().textContent(); // prettier-ignore
+  await page.getByRole('button', { name: 'Page for the agent' }).click();
+  await expect(paper(page)).toContainText(`All of it: ${total}`);
+  await page.getByRole('button', { name: 'Contractor’s sheet' }).click();
+  await expect(paper(page)).toContainText('Please quote for 3 works');
+  await expect(paper(page)).not.toContainText('$');
+  await page.getByRole('button', { name: 'Buyer’s report' }).click();
+  await page.getByLabel('Planning prices').uncheck();
+  await expect(paper(page)).not.toContainText('$');
+  await page.getByLabel('Paper').selectOption('a4');
+  await expectSaved(page);
+  expect((await fileOnServer(page, 'out-readers')).settings).toEqual({ report: { prices: false, paper: 'a4' } }); // prettier-ignore
+  const pdf = await page.request.get('/api/jobs/out-readers/report.pdf?reader=agent');
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('words are edited where they stand, Chert’s are kept beside, and are stale once the text under them changes', async ({
+  page,
+}) => {
+  await open(page, 'out-words');
+  const finding = paper(page).locator('section').filter({ hasText: 'Roots at 57 ft' });
+  await finding.getByRole('button', { name: 'Edit these words' }).click();
+  await expect(finding).toContainText('Chert’s words: Roots fill about 60% of the pipe.');
+  await finding
+    .getByRole('textbox', { name: 'Edit these words' })
+    .fill('A large root mass. Clear it.');
+  await finding.getByLabel('Why, for the record').fill('shorter');
+  await finding.getByRole('button', { name: 'Keep these words' }).click();
+  await expect(finding).toContainText('A large root mass. Clear it.');
+  await expect(finding).toContainText('Your words.');
+  await page.getByRole('button', { name: 'Add a remark of your own' }).click();
+  await page
+    .getByRole('textbox', { name: 'Add a remark of your own' })
+    .fill('The seller was at home.');
+  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await expect(paper(page)).toContainText('From the inspectorThe seller was at home.');
+  await expectSaved(page);
+  const [kept] = (await fileOnServer(page, 'out-words')).decisions;
+  expect(kept).toMatchObject({ kind: 'report-wording', reason: 'shorter', text: 'A large root mass. Clear it.' }); // prettier-ignore
+  expect(String(kept!['over'])).toContain('Roots fill about 60%');
+
+  // The finding is graded by somebody otherwise: the words were put in place of something else.
+  const root = (await loggedOnServer(page, 'out-words')).find(({ extentRatio }) => extentRatio === 0.6)!; // prettier-ignore
+  const again = { ...root, id: 'again', replaces: root['id'], extentRatio: 0.3, at: '2026-11-03T15:00:00-08:00' }; // prettier-ignore
+  await page.request.post('/api/jobs/out-words/runs/R1/entries', { data: { entries: [again] } });
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+  const now = paper(page).locator('section').filter({ hasText: 'Roots at 57 ft' });
+  await expect(now).toContainText('Roots fill about 30%');
+  await expect(now.getByRole('note')).toContainText('are not in force');
+  await now.getByRole('button', { name: 'Let them go' }).click();
+  await expect(now.getByRole('note')).toHaveCount(0);
+});
+
+test('a day off moves the steps', async ({ page }) => {
+  await open(page, 'out-days');
+  await expect(paper(page)).toContainText('By Tue 10 Nov.');
+  await page.getByLabel('A day on which nobody works').fill('2026-11-10');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(paper(page)).toContainText('By Mon 9 Nov.');
+  await page.getByLabel('Wed 11 Nov, federal').uncheck();
+  await expect(paper(page)).toContainText('By Wed 11 Nov.');
+  await expectSaved(page);
+  expect((await fileOnServer(page, 'out-days')).settings).toEqual({ holidays: { added: ['2026-11-10'], removed: ['2026-11-11'] } }); // prettier-ignore
+});
+
+test('issuing is refused with something open, until a reason is stated that the report prints', async ({
+  page,
+}) => {
+  await open(page, 'out-open', 'tern-street');
+  await expect(issue(page)).toContainText('One thing holds it back');
+  await issue(page).getByRole('button', { name: 'Issue to buyer' }).click();
+  await expect(issue(page).getByRole('alert')).toContainText('say why the report goes out with it');
+  await issue(page).getByLabel('It goes out all the same, because').fill('the buyer decides today');
+  await issue(page).getByRole('button', { name: 'Issue to buyer' }).click();
+  await issue(page).getByRole('link', { name: 'Version 1' }).click();
+  await expect(paper(page)).toContainText('The reason given: the buyer decides today.');
+  await expect(page.getByText(/Checked against its seal/)).toBeVisible();
+});
+
+test('a link that is guessed, expired or taken back is not there, and gives nothing away', async ({
+  page,
+}) => {
+  await open(page, 'out-share');
+  await issueNow(page, 'out-share');
+  await page.reload();
+  await page.getByLabel('For whom').fill('agent');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByLabel('The link').inputValue();
+  const get = async (url: string) => {
+    const answer = await page.request.get(url);
+    return [answer.status(), (await answer.text()).replace(/\s+/g, ' ')] as const;
+  };
+  expect((await get(link))[0]).toBe(200);
+  const [wrongStatus, wrongText] = await get(`${link.slice(0, -4)}AAAA`);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('agent, taken back')).toBeVisible();
+  const [closedStatus, closedText] = await get(link);
+  expect([wrongStatus, closedStatus]).toEqual([404, 404]);
+  expect(closedText).toBe(wrongText);
+  expect(closedText).not.toMatch(/Alder|report|version/i);
+  for (const name of ['buyer.pdf', 'calendar.ics', 'report.json', 'inspection.chert.json'])
+    expect((await get(`${link}/${name}`))[0]).toBe(404);
+});
+
+test('a report is sent into the outbox, with its PDF and calendar to look at', async ({ page }) => {
+  await open(page, 'out-send');
+  await issueNow(page, 'out-send');
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+  const send = page.getByRole('region', { name: 'Send', exact: true });
+  await send.getByLabel('To', { exact: true }).fill('nobody');
+  await send.getByRole('button', { name: 'Send it' }).click();
+  await expect(send.getByRole('alert')).toContainText('expected an address');
+  await send.getByLabel('To', { exact: true }).fill('buyer@place.example');
+  await send.getByRole('button', { name: 'Send it' }).click();
+  await expect(send.getByRole('status')).toContainText('Sent');
+  await send.getByRole('link', { name: 'Outbox' }).click();
+  const message = page.getByRole('article').first();
+  await expect(message).toContainText('To buyer@place.example');
+  await expect(message).toContainText('Repair two spots before you close');
+  const href = await message.getByRole('link', { name: 'buyer.pdf' }).getAttribute('href');
+  expect((await (await page.request.get(href!)).body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('files go out, observations come in: columns matched, shown, logged once', async ({
+  page,
+}) => {
+  await open(page, 'out-files');
+  const get = async (name: string) => page.request.get(`/api/jobs/out-files/files/${name}`);
+  const csv = await get('observations.csv');
+  expect(csv.headers()['content-disposition']).toContain('14-alder-bend-observations.csv');
+  expect(await (await get('chapters.vtt?run=R1')).text()).toMatch(/^WEBVTT/);
+  expect(await (await get('calendar.ics')).text()).toMatch(/^BEGIN:VCALENDAR/);
+  expect((await (await get('located.geojson')).json()).type).toBe('FeatureCollection');
+  const zip = await get('job.zip');
+  const copy = await page.request.post('/api/jobs/import?as=copy', { headers: { 'content-type': 'application/zip' }, data: await zip.body() }); // prettier-ignore
+  expect(copy.status()).toBe(201);
+
+  await page.getByRole('link', { name: 'Bring in observations' }).click();
+  await page.waitForLoadState('networkidle');
+  const rows = 'Footage,Description\n61,hairline crack\n62,hmm\n';
+  await page.getByLabel('CSV file').setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) }); // prettier-ignore
+  await expect(page.getByLabel('What was seen')).toHaveValue('Description');
+  const preview = page.getByRole('region', { name: /^As it would be logged/ });
+  await expect(preview).toContainText('not understood: kept as a flag with its words');
+  await preview.getByRole('button', { name: 'Log 2 rows to run R1' }).click();
+  await expect(page.getByText('2 entries were logged to run R1.')).toBeVisible();
+  await expectSaved(page);
+  const kinds = (await loggedOnServer(page, 'out-files')).slice(-2).map(({ kind }) => kind);
+  expect(kinds).toEqual(['defect', 'flag']);
+  // Its own export brings back nothing new.
+  await page.getByLabel('CSV file').setInputFiles({ name: 'b.csv', mimeType: 'text/csv', buffer: await csv.body() }); // prettier-ignore
+  await expect(preview.getByRole('button', { name: 'Log 0 rows to run R1' })).toBeDisabled();
+});
+
+test('a second look on the same property is held against the first', async ({ page }) => {
+  const address = 'Before and After Lane 1';
+  const at = (id: string, day: string) => (file: Parameters<Parameters<typeof putCopy>[3] & object>[0]) => {
+    file.property['address'] = address;
+    file.job['title'] = id;
+    file.job['scheduledFor'] = `${day}T09:00:00-08:00`;
+    delete file.job['inspectionPeriodEndsOn'];
+  }; // prettier-ignore
+  await putCopy(page, 'alder-bend', 'look-1', at('look-1', '2026-11-03'));
+  await putCopy(page, 'alder-bend', 'look-2', (file) => {
+    at('look-2', '2027-02-03')(file);
+    const [run] = file.runs;
+    run!.entries = run!.entries.filter(({ defect }) => defect !== 'roots');
+  });
+  await page.goto('/jobs/look-2/report');
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Held against an earlier look').selectOption('look-1');
+  await expect(paper(page)).toContainText('Before and after: since 3 November 2026');
+  await expect(paper(page)).toContainText('Not there any more. The place was seen.');
+  await expect(paper(page)).toContainText('2 of 5 are gone, 3 still there, 0 not proved.');
+});
+
+test('script in every text of a report stays text: page, PDF, CSV, calendar, chapters, link', async ({
+  page,
+}) => {
+  const evil = '<img src=x onerror="window.pwned=1"><script>window.pwned=1</script>';
+  await putCopy(page, 'alder-bend', 'out-evil', (file) => {
+    file.property['address'] = evil;
+    file.job['client'] = '=cmd()';
+    file.decisions = [{ id: 'w', kind: 'report-wording', reason: '', key: 'remark', text: evil, over: '' }]; // prettier-ignore
+    file.runs[0]!.entries.push({ id: '=evil', at: '2026-11-03T12:00:00-08:00', pass: 'back', readingFt: 3, kind: 'note', note: evil }); // prettier-ignore
+  });
+  await issueNow(page, 'out-evil');
+  const made = await page.request.post('/api/jobs/out-evil/shares', {
+    data: { label: evil, days: 3 },
+  });
+  const { path } = (await made.json()) as { path: string };
+  for (const url of [
+    '/jobs/out-evil/report',
+    '/jobs/out-evil/issued/1',
+    path,
+    '/jobs/out-evil/request',
+  ]) {
+    await page.goto(url);
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => (window as { pwned?: number }).pwned)).toBeUndefined();
+    await expect(page.getByText('<script>').first()).toBeVisible();
+  }
+  const csv = await (await page.request.get('/api/jobs/out-evil/files/observations.csv')).text();
+  expect(csv).toContain(`"'=evil"`);
+  expect(csv).not.toMatch(/(^|,)=/m);
+});
+
+test('the inspection file and the demo file are the same, byte for byte', async ({ page }) => {
+  const there = readFileSync('demo/heron-court.chert.json', 'utf8');
+  expect(await (await page.request.get('/api/jobs/demo-heron-court/file')).json()).toMatchObject({ job: { title: JSON.parse(there).job.title } }); // prettier-ignore
+  const first = await (await page.request.get('/api/jobs/demo-heron-court/file')).text();
+  const copy = JSON.parse(first) as { job: { id: string } };
+  copy.job.id = 'bytes';
+  await page.request.post('/api/jobs/import', { data: copy });
+  const second = await (await page.request.get('/api/jobs/bytes/file')).text();
+  expect(second.replace('"id": "bytes"', `"id": "${JSON.parse(first).job.id}"`)).toBe(first);
+});

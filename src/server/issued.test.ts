@@ -1,0 +1,236 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Database } from 'better-sqlite3';
+import { unzipSync, zipSync } from 'fflate';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { writeInspectionFile } from '#core/formats/inspection-file';
+import type { Inspection } from '#core/job/inspection';
+import { demoInspection } from '#core/testing/demo-inspections';
+import { openDatabase } from './database';
+import { findAttachment, listOutbox, simulatedOutbox } from './delivery/outbox';
+import { type IssueWish, issueReport, type Print } from './issue-report';
+import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
+import { loadInspection, storeFacts, storeInspection } from './inspections';
+import { listEarlier } from './jobs';
+import { storeMedia } from './media';
+import { createShare, jobOfShare, listShares, revokeShare } from './shares';
+import { hashOfStill } from './stills';
+import { packJob, unpackJob } from './zip';
+
+const NOW_MS = Date.parse('2026-11-06T22:05:30.500Z');
+const PNG = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3, 4]);
+let folder: string;
+let db: Database;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'chert-'));
+  db = openDatabase(join(folder, 'chert.db'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** A printer that prints only what can be told apart: the real one has tests of its own. */
+const print: Print = async ({ title, footer, blocks, stills }) =>
+  Buffer.from(JSON.stringify([title, footer, blocks.length, [...stills.keys()]]));
+const put = (inspection: Inspection) => storeInspection(db, inspection, '2026-11-03T00:00:00Z');
+const issue = (jobId: string, wish: Partial<IssueWish> = {}) =>
+  issueReport(db, folder, jobId, { reason: '', limits: '', ...wish }, print, NOW_MS);
+const verify = (jobId: string, number: number) =>
+  verifyIssued(db, jobId, number, hashOfStill(db, folder, jobId));
+/** The database as somebody with the file in hand can write it. */
+const tamper = (sql: string, ...values: unknown[]) => {
+  for (const name of ['issued_are_never_edited', 'issued_files_are_never_edited', 'issued_files_are_never_deleted']) db.exec(`DROP TRIGGER IF EXISTS ${name}`); // prettier-ignore
+  db.prepare(sql).run(...values);
+};
+
+const alder = demoInspection('alder-bend');
+const JOB = alder.job.id;
+const withStill: Inspection = {
+  ...alder,
+  runs: alder.runs.map((run) => ({ ...run, entries: run.entries.map((entry) => (entry.kind === 'defect' ? { ...entry, photoIds: ['p1'] } : entry)) })),
+}; // prettier-ignore
+const keepStill = () => storeMedia(db, folder, { jobId: JOB, id: 'p1' }, { type: 'image/png', bytes: PNG }, 'now'); // prettier-ignore
+
+describe('issuing', () => {
+  it('freezes tree, PDFs, calendar and inspection file under one seal, in the job’s own time', async () => {
+    put(alder);
+    const issued = await issue(JOB);
+    expect(issued).toMatchObject({ number: 1, issuedAt: '2026-11-06T14:05:30-08:00', reason: '' });
+    expect(issued.seal).toMatch(/^[0-9a-f]{64}$/);
+    for (const name of ['report.json', 'inspection.chert.json', 'calendar.ics', 'buyer.pdf', 'agent.pdf', 'contractor.pdf'])
+      expect(findIssuedFile(db, JOB, 1, name)!.bytes.length).toBeGreaterThan(20); // prettier-ignore
+    expect(loadFrozen(db, JOB, 1)!.headline).toBe(issued.headline);
+    expect(findIssuedFile(db, JOB, 1, 'inspection.chert.json')!.bytes.toString()).toBe(writeInspectionFile(loadInspection(db, JOB)!)); // prettier-ignore
+    expect(verify(JOB, 1)).toEqual([]);
+  });
+
+  it('keeps the numbers of findings, whatever is logged later', async () => {
+    put(alder);
+    await issue(JOB);
+    const [decision] = loadInspection(db, JOB)!.decisions as unknown as { numbers: object }[];
+    expect(Object.values(decision!.numbers).sort()).toEqual([1, 2, 3, 4, 5]);
+  });
+
+  it('is refused while something holds it back, unless the reason is stated; the report prints it', async () => {
+    const tern = demoInspection('tern-street');
+    put(tern);
+    await expect(issue(tern.job.id)).rejects.toMatchObject({ status: 409, code: 'open-points', faults: [{ path: 'tie-misfit' }] }); // prettier-ignore
+    expect(listIssued(db, tern.job.id)).toEqual([]);
+    await issue(tern.job.id, { limits: 'the buyer needs it today' });
+    const text = JSON.stringify(loadFrozen(db, tern.job.id, 1)!.documents.buyer);
+    expect(text).toContain('This report goes out with open points. The reason given: the buyer needs it today.'); // prettier-ignore
+  });
+
+  it('is amended by a new version that says what changed; the old one stays as it was', async () => {
+    put(alder);
+    await issue(JOB);
+    const old = findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString();
+    const stored = loadInspection(db, JOB)!;
+    storeFacts(db, { ...stored, settings: { report: { prices: false } } });
+    await expect(issue(JOB)).rejects.toMatchObject({ code: 'no-reason' });
+    await issue(JOB, { reason: 'the client wants no prices' });
+    const [, , changes] = loadFrozen(db, JOB, 2)!.documents.buyer;
+    expect(changes).toMatchObject({
+      kind: 'list',
+      title: 'Version 2: what changed since version 1',
+    });
+    const items = (changes as unknown as { items: string[] }).items;
+    expect(items[0]).toBe('the client wants no prices.');
+    expect(items).toContain('Finding 2: no price, was $4.8k–12k, with 1.');
+    expect(findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString()).toBe(old);
+    expect(listIssued(db, JOB).map(({ number }) => number)).toEqual([2, 1]);
+    expect([verify(JOB, 1), verify(JOB, 2)]).toEqual([[], []]);
+  });
+
+  it('issues nothing when the job was changed while it was printed', async () => {
+    put(alder);
+    const meddle: Print = async (wishes) => {
+      const stored = loadInspection(db, JOB)!;
+      storeFacts(db, { ...stored, job: { ...stored.job, client: `${stored.job.client}.` } });
+      return print(wishes);
+    };
+    await expect(issueReport(db, folder, JOB, { reason: '', limits: '' }, meddle, NOW_MS)).rejects.toMatchObject({ code: 'changed-meanwhile' }); // prettier-ignore
+    expect(listIssued(db, JOB)).toEqual([]);
+  });
+
+  it('holds a look against an earlier one on the same property', async () => {
+    put(alder);
+    const later = { ...alder, job: { ...alder.job, id: 'later', scheduledFor: '2027-02-01T09:00:00-08:00' }, settings: { report: { comparedWith: JOB } } }; // prettier-ignore
+    put(later);
+    expect([listEarlier(db, 'later'), listEarlier(db, JOB)]).toEqual([[JOB], []]);
+    await issue('later');
+    expect(JSON.stringify(loadFrozen(db, 'later', 1)!.documents.buyer)).toContain('Before and after: since 3 November 2026'); // prettier-ignore
+  });
+});
+
+describe('a frozen version', () => {
+  it('cannot be edited or deleted', async () => {
+    put(alder);
+    await issue(JOB);
+    for (const sql of [
+      "UPDATE issued SET headline = 'x'",
+      'DELETE FROM issued',
+      "UPDATE issued_files SET bytes = x'00'",
+      'DELETE FROM issued_files',
+    ])
+      // prettier-ignore
+      expect(() => db.exec(sql)).toThrow(/frozen/);
+  });
+
+  it.each<[string, string, unknown[], RegExp]>([
+    ['a letter of the tree', "UPDATE issued_files SET bytes = CAST(replace(CAST(bytes AS TEXT), 'Repair two', 'Repair one') AS BLOB) WHERE name = 'report.json'", [], /report\.json has been changed/],
+    ['a file and its hash with it', "UPDATE issued_files SET bytes = x'00', sha256 = '6e340b9cffb37a989ca544e6bb780a2c78901d3fb33738768511a30617afa01d' WHERE name = 'buyer.pdf'", [], /not those of its seal/],
+    ['the time of issue', "UPDATE issued SET issued_at = '2026-11-01T00:00:00Z'", [], /not those of its seal/],
+    ['a file left out', "DELETE FROM issued_files WHERE name = 'agent.pdf'", [], /not those of its seal/],
+  ])('shows that it was tampered with: %s', async (_, sql, values, says) => {
+    put(alder);
+    await issue(JOB);
+    tamper(sql, ...values);
+    expect(verify(JOB, 1).join()).toMatch(says);
+  }); // prettier-ignore
+
+  it('shows that a still was changed, and one that is gone', async () => {
+    put(withStill);
+    keepStill();
+    await issue(JOB);
+    expect(loadFrozen(db, JOB, 1)!.stills.map(({ id }) => id)).toEqual(['p1']);
+    expect(verify(JOB, 1)).toEqual([]);
+    expect(verifyIssued(db, JOB, 1, () => 'other')).toEqual([
+      'still p1 has been changed or is gone',
+    ]);
+    expect(verifyIssued(db, JOB, 1, () => null)).toHaveLength(1);
+  });
+});
+
+describe('a link', () => {
+  const link = (id: string, expiresAt: string) => ({
+    id,
+    label: 'b',
+    createdAt: '2026-11-06',
+    expiresAt,
+  });
+  it('opens its job until it expires or is taken back, and no other secret does', () => {
+    put(alder);
+    const secret = createShare(db, JOB, link('L', '2026-12-06'));
+    expect(secret).toMatch(/^[\w-]{43}$/);
+    expect(jobOfShare(db, secret, '2026-11-07')).toBe(JOB);
+    expect(jobOfShare(db, secret, '2026-12-06')).toBeNull();
+    expect(jobOfShare(db, `${secret.slice(0, -1)}${secret.endsWith('A') ? 'B' : 'A'}`, '2026-11-07')).toBeNull(); // prettier-ignore
+    expect(revokeShare(db, JOB, 'L', '2026-11-08')).toBe(true);
+    expect(revokeShare(db, JOB, 'L', '2026-11-08')).toBe(false);
+    expect(jobOfShare(db, secret, '2026-11-09')).toBeNull();
+    expect(createShare(db, JOB, link('M', '2026-12-06'))).not.toBe(secret);
+    expect(listShares(db, JOB).map(({ id }) => id)).toEqual(['M', 'L']);
+  });
+
+  it('is not kept: the database has a hash of it only', () => {
+    put(alder);
+    const secret = createShare(db, JOB, link('L', '2026-12-06'));
+    expect(JSON.stringify(db.prepare('SELECT * FROM share_links').all())).not.toContain(secret);
+  });
+});
+
+it('the outbox keeps a message with its attachments, and nothing leaves', async () => {
+  put(alder);
+  const mail = simulatedOutbox(db, JOB, () => 'M1', () => '2026-11-06T22:00:00Z'); // prettier-ignore
+  const attachments = [{ name: 'buyer.pdf', type: 'application/pdf', bytes: Buffer.from('pdf') }];
+  const receipt = await mail.send({
+    to: 'a@b.example',
+    subject: 'S',
+    text: '<b>hi</b>',
+    attachments,
+  });
+  expect(receipt).toEqual({ id: 'M1', acceptedAt: '2026-11-06T22:00:00Z' });
+  expect(listOutbox(db, JOB)).toMatchObject([{ to: 'a@b.example', text: '<b>hi</b>', attachments: [{ name: 'buyer.pdf', size: 3 }] }]); // prettier-ignore
+  expect(listOutbox(db, 'another')).toEqual([]);
+  expect(findAttachment(db, 'M1', 0)!.bytes.toString()).toBe('pdf');
+  expect(findAttachment(db, 'M1', 1)).toBeNull();
+});
+
+describe('a job as a zip', () => {
+  it('comes back with its stills byte for byte, and is the same each time', () => {
+    put(withStill);
+    keepStill();
+    const zip = packJob(db, folder, withStill);
+    expect(packJob(db, folder, withStill).equals(zip)).toBe(true);
+    const { text, media } = unpackJob(zip);
+    expect(text).toBe(writeInspectionFile(withStill));
+    expect(media).toEqual([{ id: 'p1', type: 'image/png', bytes: PNG }]);
+  });
+
+  it.each<[string, () => Buffer, RegExp]>([
+    ['no zip', () => Buffer.from('hello'), /a whole zip file/],
+    ['no inspection file', () => Buffer.from(zipSync({ 'other.txt': new Uint8Array([1]) })), /expected inspection\.chert\.json in it/],
+    ['a still that is none', () => Buffer.from(zipSync({ 'inspection.chert.json': new Uint8Array([1]), 'media/x': new Uint8Array([1, 2]) })), /media\/x, which is neither/],
+  ])('refuses %s, and says why', (_, make, says) => {
+    expect(() => unpackJob(make())).toThrow(says);
+  }); // prettier-ignore
+
+  it('takes no file out of its folder', () => {
+    const zip = Buffer.from(zipSync({ 'inspection.chert.json': new Uint8Array([123, 125]), '../evil': new Uint8Array([1]) })); // prettier-ignore
+    expect(unpackJob(zip).media).toEqual([]);
+    expect(Object.keys(unzipSync(new Uint8Array(zip)))).toContain('../evil');
+  });
+});
