@@ -5,6 +5,7 @@ import { scoreHeldOut } from './callouts/score';
 import { benchCore } from './core';
 import { benchJoin } from './join';
 import { tellRecovered } from './recover/table';
+import { benchPdf } from './pdf';
 import { benchRepair, compareChoosing } from './repair';
 import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
@@ -15,6 +16,7 @@ const joining = await benchJoin();
 const recovered = tellRecovered();
 const repair = benchRepair();
 const choosing = await compareChoosing();
+const pdf = await benchPdf();
 const server = await benchServer();
 const rig = await benchRig();
 const table = (rows: readonly Row[]) =>
@@ -86,6 +88,10 @@ the program down is not timed.
 ${choosing}
 
 ${table(repair)}
+
+## The report as PDF
+
+${table(pdf)}
 
 ## The server
 

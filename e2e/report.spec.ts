@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { fileOnServer, openCopyOf, putCopy } from './copies';
 import { expectSaved, loggedOnServer } from './scope';
@@ -119,6 +120,36 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
   expect(closedText).not.toMatch(/Alder|report|version/i);
   for (const name of ['buyer.pdf', 'calendar.ics', 'report.json', 'inspection.chert.json'])
     expect((await get(`${link}/${name}`))[0]).toBe(404);
+});
+
+test('an issued report has no script, and axe finds nothing in it, for each reader in both lights', async ({
+  page,
+  context,
+  baseURL,
+}) => {
+  await putCopy(page, 'heron-court', 'out-axe');
+  const stated = { reason: '', limits: 'to look at it' };
+  expect((await page.request.post('/api/jobs/out-axe/issued', { data: stated })).status()).toBe(
+    201,
+  );
+  const made = await page.request.post('/api/jobs/out-axe/shares', {
+    data: { label: '', days: 1 },
+  });
+  const { path } = (await made.json()) as { path: string };
+  for (const light of ['daylight', 'crawlspace']) {
+    await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
+    for (const url of [
+      path,
+      `${path}?reader=agent`,
+      `${path}?reader=contractor`,
+      '/jobs/out-axe/issued/1',
+    ]) {
+      await page.goto(url);
+      expect(await page.locator('script').count()).toBe(0);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map(({ id, nodes }) => [url, id, nodes[0]?.target])).toEqual([]);
+    }
+  }
 });
 
 test('a report is sent into the outbox, with its PDF and calendar to look at', async ({ page }) => {

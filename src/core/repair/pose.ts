@@ -21,6 +21,19 @@ const DOING = METHODS.filter(({ role }) => role === 'replace' || role === 'mend'
 /** Methods that give worn-out pipe a new life. */
 const RENEWING = DOING.filter(({ id }) => ['liner', 'burst', 'dig', 'replace-exposed', 'slab-break', 'reroute'].includes(id)); // prettier-ignore
 
+/** Why a finding stands in the way of a method, or of what it needs first there; `null` when it does not. */
+function barAt(site: Site, method: Method, finding: Finding): string | null {
+  const cells = cellsWithin(bedOf(site, finding.lineId), finding.span);
+  const firsts = cells
+    .flatMap((cell) => method.firstIn(cell, site, finding.lineId))
+    .map(methodById);
+  for (const one of [method, ...firsts]) {
+    const why = one.barredBy(finding, site);
+    if (why !== null) return why;
+  }
+  return null;
+}
+
 /** Findings that stand in the way of a method somewhere on a line. */
 function obstaclesOf(site: Site, method: Method, lineId: string): Finding[] {
   return site.derived.findings.filter(
@@ -29,7 +42,7 @@ function obstaclesOf(site: Site, method: Method, lineId: string): Finding[] {
       finding.lineId === lineId &&
       !finding.ourDoing &&
       finding.review?.verdict !== 'dismissed' &&
-      method.barredBy(finding, site) !== null,
+      barAt(site, method, finding) !== null,
   );
 }
 
@@ -52,7 +65,7 @@ export function whyNotOver(site: Site, method: Method, bed: Bed, stretch: Interv
   }
   for (const finding of obstaclesOf(site, method, lineId))
     if (finding.span.toFt >= stretch.fromFt && finding.span.fromFt <= stretch.toFt)
-      return method.barredBy(finding, site);
+      return barAt(site, method, finding);
   return null;
 }
 

@@ -113,9 +113,12 @@ export function reachOfNewPipe({ span }: Finding, { assumptions }: Site): Interv
   return { fromFt: span.fromFt - beyondFt, toFt: span.toFt + beyondFt };
 }
 
-/** A hose or cutter is worked to and fro over a fault, a foot on each side. */
-export function reachOfCleaning({ span }: Finding): Interval {
-  return { fromFt: span.fromFt - 1, toFt: span.toFt + 1 };
+/** A hose or cutter is worked to and fro over a fault, a foot on each side, within what was reached. */
+export function reachOfCleaning({ span, lineId }: Finding, { beds }: Site): Interval {
+  const reached = beds.get(lineId)?.lateral.reached ?? [];
+  const fromFt = Math.max(span.fromFt - 1, Math.min(span.fromFt, reached[0]?.fromFt ?? -Infinity));
+  const toFt = Math.min(span.toFt + 1, Math.max(span.toFt, reached.at(-1)?.toFt ?? Infinity));
+  return { fromFt, toFt };
 }
 
 /** Asbestos cement is cut only by those licensed to. */
