@@ -54,7 +54,9 @@ export function listJobs(db: Database): JobSummary[] {
     .prepare<[], JobSummary>(
       `SELECT id, title, client, scheduled_for AS scheduledFor, period_ends_on AS periodEndsOn,
               (SELECT count(*) FROM runs WHERE runs.job_id = jobs.id) AS runCount,
-              (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount
+              (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
+              (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
+              (SELECT max(issued_at) FROM issued WHERE issued.job_id = jobs.id) AS issuedAt
        FROM jobs ORDER BY scheduled_for DESC, id`,
     )
     .all();

@@ -14,6 +14,8 @@ const job: JobSummary = {
   periodEndsOn: '2026-11-12',
   runCount: 1,
   entryCount: 9,
+  issuedNumber: null,
+  issuedAt: null,
 };
 const waits = (changes: Partial<JobSummary>, derived = derivedFrom([])) =>
   composeCard({ ...job, ...changes }, derived, '2026-11-03').waits;
@@ -24,6 +26,7 @@ describe('the Desk', () => {
       'Waits to be scoped',
     );
     expect(waits({ entryCount: 0 })).toBe('A run is set up, nothing is logged yet');
+    expect(waits({ issuedNumber: 2, issuedAt: '2026-11-06T14:05:30-08:00' })).toBe('Issued Fri 6 Nov, 14:05, version 2'); // prettier-ignore
     expect(waits({}, derivedFrom([{ kind: 'flag', readingFt: 3 }]))).toBe(
       '1 thing to clear before the report',
     );

@@ -11,6 +11,9 @@ export type JobSummary = {
   readonly periodEndsOn: string | null;
   readonly runCount: number;
   readonly entryCount: number;
+  /** The latest issued version of its report and when; `null` while none is. */
+  readonly issuedNumber: number | null;
+  readonly issuedAt: string | null;
 };
 
 /** A job that is at work: its inspection period still runs, or it is still to be scoped. */
@@ -69,7 +72,10 @@ export function composeCard(job: JobSummary, derived: Derived, today: string): D
     waits: sayWaits(job, blockers, derived.completeness === 'partial'),
     blockers,
     verdict: scoped ? OVERALL_WORDS[derived.overall] : null,
-    daysLeft: job.periodEndsOn === null ? null : workingDaysLeft(today, job.periodEndsOn),
+    daysLeft:
+      job.periodEndsOn === null
+        ? null
+        : workingDaysLeft(today, job.periodEndsOn, derived.settings.holidays),
     periodEnds: job.periodEndsOn === null ? null : sayDay(job.periodEndsOn),
     scoped,
   };
@@ -78,6 +84,8 @@ export function composeCard(job: JobSummary, derived: Derived, today: string): D
 function sayWaits(job: JobSummary, blockers: number, isPartial: boolean): string {
   if (job.runCount === 0) return 'Waits to be scoped';
   if (job.entryCount === 0) return 'A run is set up, nothing is logged yet';
+  if (job.issuedNumber !== null && job.issuedAt !== null)
+    return `Issued ${sayWhen(job.issuedAt)}, version ${job.issuedNumber}`;
   if (blockers > 0) {
     return `${blockers} ${blockers === 1 ? 'thing' : 'things'} to clear before the report`;
   }

@@ -84,14 +84,18 @@ export function workingDaysBefore(
 }
 
 /** Working days after `from` up to and including `to`; 0 or less when the period is over. */
-export function workingDaysLeft(from: string, to: string): number {
+export function workingDaysLeft(
+  from: string,
+  to: string,
+  holidays: Holidays = NO_HOLIDAYS,
+): number {
   const start = Temporal.PlainDate.from(from);
   const end = Temporal.PlainDate.from(to);
-  if (Temporal.PlainDate.compare(start, end) > 0) return -workingDaysLeft(to, from);
+  if (Temporal.PlainDate.compare(start, end) > 0) return -workingDaysLeft(to, from, holidays);
   const days = Math.min(start.until(end).days, 4000);
   let count = 0;
   for (let step = 1; step <= days; step += 1) {
-    if (isWorkingDay(String(start.add({ days: step })))) count += 1;
+    if (isWorkingDay(String(start.add({ days: step })), holidays)) count += 1;
   }
   return count;
 }

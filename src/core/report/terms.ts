@@ -38,3 +38,19 @@ export function composeTerms(blocks: readonly Block[]): Term[] {
   const hasFindings = blocks.some(({ kind }) => kind === 'finding');
   return TERMS.filter(({ used, word }) => used.test(text) || (hasFindings && word.startsWith('Slight'))).map(({ word, meaning }) => ({ word, meaning })); // prettier-ignore
 }
+
+/** Where a word that is explained is first used: the sentence, and the word as it stands there. */
+export type FirstUse = { readonly text: string; readonly match: string; readonly word: string };
+
+/** The first use of each explained word in what is read, so that a printer can lead from it to its meaning. */
+export function findFirstUses(blocks: readonly Block[]): readonly FirstUse[] {
+  const explained = new Set(blocks.flatMap((block) => block.kind === 'terms' ? block.terms.map(({ word }) => word) : [])); // prettier-ignore
+  const texts = sentencesOf(blocks.filter(({ kind }) => kind !== 'terms'));
+  return TERMS.filter(({ word }) => explained.has(word)).flatMap(({ word, used }) => {
+    for (const text of texts) {
+      const match = used.exec(text)?.[0];
+      if (match) return [{ text, match, word }];
+    }
+    return [];
+  });
+}

@@ -1,10 +1,12 @@
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import type { Block } from '#core/report/block';
 import { sayDay } from '#core/report/calendar';
 import type { Drawings } from '#core/report/frozen';
+import { findFirstUses, type FirstUse } from '#core/report/terms';
 import type { SectionRow } from '#core/section/table';
 import { Flake } from '#ui/Flake';
 import { SectionFigure } from '../../ui/section/SectionFigure';
+import { idOfWord, Marked } from './Marked';
 import styles from './ReportPage.module.css';
 import { TableView } from './TableView';
 
@@ -20,19 +22,23 @@ type Props = {
 
 /** Prints a document's blocks as a page. It needs no script. */
 export function ReportPage({ blocks, ...more }: Props) {
+  const uses = findFirstUses(blocks);
   return (
     <article className={styles['paper']}>
       {blocks.map((block, index) => (
-        <BlockView key={index} block={block} {...more} />
+        <BlockView key={index} block={block} uses={uses} {...more} />
       ))}
     </article>
   );
 }
 
-type ViewProps = Omit<Props, 'blocks'> & { readonly block: Block };
+type ViewProps = Omit<Props, 'blocks'> & {
+  readonly block: Block;
+  readonly uses: readonly FirstUse[];
+};
 const asIs = (_key: string, text: ReactNode) => text;
 
-function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
+function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
   switch (block.kind) {
     case 'masthead':
       return (
@@ -46,7 +52,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
         <header className={styles['head']}>
           <p className={styles['verdict']}>{block.verdict}</p>
           <h1>{block.text}</h1>
-          {edit('lead', <p className={styles['lead']}>{block.lead}</p>)}
+          {edit('lead', <p className={styles['lead']}><Marked text={block.lead} uses={uses} /></p>)}
           {block.pass && <p className={styles['pass']}>{block.pass}</p>}
         </header>
       );
@@ -59,7 +65,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
           <div className={styles['narrow']}>
             <SectionFigure section={drawn.narrow} rows={rows} id="narrow" label="The pipe from the side" />
           </div>
-          <figcaption>{block.caption}</figcaption>
+          <figcaption><Marked text={block.caption} uses={uses} /></figcaption>
         </figure>
       );
     case 'steps':
@@ -70,7 +76,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
             {block.steps.map(({ text, byOn }) => (
               <li key={text}>
                 <span>
-                  {text} {byOn && <b>By {sayDay(byOn)}.</b>}
+                  <Marked text={text} uses={uses} /> {byOn && <b>By {sayDay(byOn)}.</b>}
                 </span>
               </li>
             ))}
@@ -83,7 +89,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
           <Flake severity={block.severity} number={block.number} />
           <div>
             <h2>{block.title}</h2>
-            {edit(`finding:${block.id}`, <p>{block.sentences.join(' ')}</p>)}
+            {edit(`finding:${block.id}`, <p>{block.sentences.map((text, index) => (<Fragment key={index}>{index > 0 && ' '}<Marked text={text} uses={uses} /></Fragment>))}</p>)}
             {block.remarks.length > 0 && <p className={styles['remark']}>{block.remarks.join(' ')}</p>}
           </div>
           <div className={styles['grade']}>
@@ -99,7 +105,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
           {block.columns.map(({ title, items }) => (
             <section key={title}>
               <h2>{title}</h2>
-              <Items items={items} />
+              <Items items={items} uses={uses} />
             </section>
           ))}
         </div>
@@ -110,7 +116,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
       return (
         <section className={styles['part']}>
           <h2>{block.title}</h2>
-          <Items items={block.items} />
+          <Items items={block.items} uses={uses} />
         </section>
       );
     case 'terms':
@@ -119,7 +125,7 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
           <h2>{block.title}</h2>
           <dl className={styles['terms']}>
             {block.terms.map(({ word, meaning }) => (
-              <div key={word}>
+              <div key={word} id={idOfWord(word)}>
                 <dt>{word}</dt>
                 <dd>{meaning}</dd>
               </div>
@@ -144,11 +150,19 @@ function BlockView({ block, drawn, rows, stillUrl, edit = asIs }: ViewProps) {
   }
 } // prettier-ignore
 
-function Items({ items }: { readonly items: readonly string[] }) {
+function Items({
+  items,
+  uses,
+}: {
+  readonly items: readonly string[];
+  readonly uses: readonly FirstUse[];
+}) {
   return (
     <ul className={styles['items']}>
       {items.map((item) => (
-        <li key={item}>{item}</li>
+        <li key={item}>
+          <Marked text={item} uses={uses} />
+        </li>
       ))}
     </ul>
   );

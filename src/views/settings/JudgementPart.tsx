@@ -10,7 +10,7 @@ import { nameMaterial } from '#core/log/say-entry';
 import { MATERIALS } from '#core/log/vocabulary';
 import { NUMBERS, type NumberKey } from './judgement-fields';
 import { Labelled } from './Labelled';
-import type { SettingsFields } from './SettingsScreen';
+import type { SettingsFields } from './settings-fields';
 import styles from './SettingsScreen.module.css';
 
 const NUMBER_LABELS: Readonly<Record<NumberKey, string>> = {

@@ -8,20 +8,15 @@ import { sayEntry } from '#core/log/say-entry';
 import { type Preferences, preferencesSchema } from '#core/site/equipment';
 import { sendJson } from '../shared/api';
 import { Exchange } from './Exchange';
-import { fromFields, type JudgementFields, toFields } from './judgement-fields';
+import { fromFields, toFields } from './judgement-fields';
 import { JudgementPart } from './JudgementPart';
+import type { SettingsFields } from './settings-fields';
 import { Labelled } from './Labelled';
 import { Troubles } from '../shared/Fields';
 import { sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './SettingsScreen.module.css';
-
-type Skid = { readonly name: string };
-export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement' | 'priceBooks'> & {
-  equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
-  judgement: JudgementFields;
-};
 
 const fieldsOf = (preferences: Preferences): SettingsFields => ({
   ownWords: [...preferences.ownWords],

@@ -1,0 +1,9 @@
+import type { Preferences } from '#core/site/equipment';
+import type { JudgementFields } from './judgement-fields';
+
+type Skid = { readonly name: string };
+/** Settings as the form holds them. */
+export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement' | 'priceBooks'> & {
+  equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
+  judgement: JudgementFields;
+};
