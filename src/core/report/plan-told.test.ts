@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest';
+import { derive } from '../derive';
+import { evidenceOfPlan, repairOf } from '../repair/repair';
+import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { demoInspection } from '../testing/demo-inspections';
+import { defect, pool } from '../testing/rules';
+import { composeCare, composeQuestions } from './care';
+import { composeReport, mayPass } from './compose';
+import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { composeZones } from './zones';
+
+const zone = (name: string, readingFt: number): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt }); // prettier-ignore
+const roots = defect('roots', { extentRatio: 0.2, locus: 'joint' });
+const hole = defect('hole', { readingFt: 45 });
+
+/** A demo job with another plan chosen over Chert's. */
+function chosen(planId: string) {
+  const first = demoInspection('alder-bend');
+  const plan = repairOf(derive(first)).plans.find(({ id }) => id === planId)!;
+  const decision = { id: 'D', kind: 'choose-plan', reason: 'r', planId, evidence: evidenceOfPlan(plan) }; // prettier-ignore
+  return derive({ ...first, decisions: [decision as never] });
+}
+
+describe('the plan that a report goes by', () => {
+  it('is the one that does what its findings say, whatever Chert picks', () => {
+    const repair = repairOf(derive(demoInspection('alder-bend')));
+    expect(repair.pick.planId).toBe('renew');
+    expect(planOfReport(repair).id).toBe('fix-failing');
+    expect(composeCost(repair, 'A')!.notes!.join('\n')).toMatch(/Renew what is worn: .*\(the least, all counted\)\./); // prettier-ignore
+  });
+
+  it('is the inspector’s choice, and says where that does otherwise than a finding asks', () => {
+    const derived = chosen('keep-running');
+    const repair = repairOf(derived);
+    expect(planOfReport(repair).id).toBe('keep-running');
+    const failed = derived.findings.find(({ severity }) => severity === 'failed')!;
+    expect(sayPlanOver(planOfReport(repair), failed)).toEqual(['The plan in this report only holds it for a time.']); // prettier-ignore
+    const upkeep = derived.findings.find(
+      ({ kind, action }) => kind === 'roots' && action === 'upkeep',
+    )!;
+    const renewing = repairOf(chosen('renew'));
+    expect(sayPlanOver(planOfReport(renewing), upkeep)).toEqual(['The plan in this report ends it for good.']); // prettier-ignore
+    expect(JSON.stringify(composeReport(derived).blocks)).toContain('What it may cost: keep it running'); // prettier-ignore
+  });
+
+  it('has a price for what it works, shared where works share a pit, and none for what is watched or unknown', () => {
+    const derived = derive(demoInspection('alder-bend'));
+    const plan = planOfReport(repairOf(derived));
+    const price = (number: number) => priceOfFinding(plan, derived.findings.find((one) => one.number === number)!, derived.findings); // prettier-ignore
+    expect(price(1)).toMatch(/^\$[\d.k–]+, with 2$/);
+    expect(price(2)).toMatch(/, with 1$/);
+    expect(price(4)).toMatch(/each time$/);
+    expect(price(3)).toBeNull();
+    const heron = derive(demoInspection('heron-court'));
+    const look = heron.findings.find(({ action }) => action === 'look-again')!;
+    expect(priceOfFinding(planOfReport(repairOf(heron)), look, heron.findings)).toBeNull();
+  });
+});
+
+describe('part by part', () => {
+  it('has the worst of each zone, and calls nothing clean that nobody saw', () => {
+    const hidden: Said = { kind: 'unseen', cause: 'murky', readingFt: 50, toReadingFt: 60 };
+    const table = composeZones(derivedFrom([zone('yard', 0), zone('driveway', 40), zone('street', 50), roots, hole, hidden]))!; // prettier-ignore
+    expect(table.rows.map(([, , name, grade, unseen]) => [name, grade, unseen])).toEqual([
+      ['yard', 'Moderate', ''],
+      ['driveway', 'Major', ''],
+      ['street', 'Cannot be told', '10 feet'],
+    ]);
+    expect(composeZones(derive(inspectionOf([])))).toBeNull();
+  });
+});
+
+describe('care and questions', () => {
+  it('come from what was found', () => {
+    const derived = derivedFrom([roots, pool({ fillRatio: 0.5 })]);
+    const care = composeCare(derived, repairOf(derived).site).join(' ');
+    expect(care).toMatch(/Have the roots cleaned out about every 2 years\./);
+    expect(care).toMatch(/settle where water stands.*Plant no trees/);
+    const questions = composeQuestions(repairOf(derived).plans[1]!).join(' ');
+    expect(questions).toMatch(/who gets the permit.*falls the right way.*on video/);
+  });
+
+  it('ask for a cleanout where none can be opened, and nothing of a contractor where nothing is to do', () => {
+    const accessPoints = [{ id: 'A', kind: 'roof-vent', diameterIn: 3, material: 'abs', place: 'roof', zone: 'yard', usable: true, obstacle: null }] as never; // prettier-ignore
+    const derived = derivedFrom([], { accessPoints });
+    expect(composeCare(derived, repairOf(derived).site).join(' ')).toContain(
+      'Have a cleanout fitted',
+    );
+    expect(composeQuestions(repairOf(derived).plans[1]!)).toEqual([]);
+  });
+});
+
+describe('a line that the sewer passes', () => {
+  const of = (said: readonly Said[]) => derivedFrom([{ kind: 'home', readingFt: 0, pass: 'back' }, ...said], { settings: { report: { passLine: true } } }); // prettier-ignore
+  const passLine = (said: readonly Said[]) => {
+    const block = composeReport(of(said)).blocks[1];
+    return block?.kind === 'headline' ? block.pass : undefined;
+  };
+  it('is printed only when nothing is open, unseen or adverse', () => {
+    expect(passLine([])).toMatch(/^This sewer passes\./);
+    expect(passLine([defect('offset', { offsetIn: 0.2 })])).toBeNull();
+    expect(passLine([{ kind: 'unseen', cause: 'murky', readingFt: 5, toReadingFt: 6 }])).toBeNull();
+    expect(passLine([{ kind: 'flag', readingFt: 5 }])).toBeNull();
+    const noEnd = derive(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
+    expect(mayPass(noEnd)).toBe(false);
+  });
+});
