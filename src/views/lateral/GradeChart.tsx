@@ -34,7 +34,7 @@ export function GradeChart({ grade, held }: Props) {
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
           <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
-            <CartesianGrid className={styles['grid'] ?? ''} vertical={false} />
+            <CartesianGrid vertical={false} />
             <XAxis
               dataKey="stationFt"
               type="number"

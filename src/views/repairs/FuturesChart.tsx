@@ -36,7 +36,7 @@ export function FuturesChart({ played, horizonYears }: Props) {
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
           <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 40, bottom: 4, left: 0 }}>
-            <CartesianGrid className={styles['grid'] ?? ''} vertical={false} />
+            <CartesianGrid vertical={false} />
             <XAxis dataKey="year" type="number" domain={[0, horizonYears]} ticks={yearTicks(horizonYears)} tickFormatter={(year: number) => (year === 0 ? 'now' : `year ${year}`)} />
             <YAxis domain={[0, top]} ticks={ticks} width={64} tickFormatter={sayMoney} />
             {played.map(({ planId }) => (

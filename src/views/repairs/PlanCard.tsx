@@ -39,7 +39,7 @@ export function PlanCard(props: Props) {
         now. Over {sayYears(horizonYears)} about <b>{sayMoney(weighed.expected)}</b>,{' '}
         {weighed.backup < 0.005
           ? 'hardly any backup to expect'
-          : `chance of a backup ${sayChance(weighed.backup)}`}
+          : `chance of a backup ${sayChance(weighed.backup).replace(/ /g, '\u00a0')}`}
       </p>
       <RangeBar plan={plan} mostUsd={props.mostUsd} />
       {plan.works.length === 0 ? (
