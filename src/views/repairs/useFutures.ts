@@ -47,8 +47,11 @@ export function useFutures(inspection: Inspection, { futures }: Repair): Futures
       if (data.tell === 'progress') setPlaying({ state: 'playing', share: data.share });
       else if (data.tell === 'sways') startTransition(() => setSways(data.sways));
       else {
-        setPlaying({ state: 'done', tookMs: data.tookMs });
-        startTransition(() => setPlayed(data.played));
+        // What is said to be played is what is drawn.
+        startTransition(() => {
+          setPlayed(data.played);
+          setPlaying({ state: 'done', tookMs: data.tookMs });
+        });
       }
     });
     setPlaying({ state: 'playing', share: 0 });
