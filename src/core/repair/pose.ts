@@ -1,4 +1,6 @@
 import { clip, type Interval } from '../base/interval';
+import { memoOf } from '../base/memo';
+import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import { type Bed, type Cell, cellsWithin } from './bed';
 import type { Choice, Option, Problem, Rate, Target, Trade } from './choose/problem';
@@ -34,9 +36,16 @@ function barAt(site: Site, method: Method, finding: Finding): string | null {
   return null;
 }
 
+/** What was found to stand in the way, by method and line: it hangs on what was derived alone. */
+const obstacleBook = memoOf((_derived: Derived) => new Map<string, readonly Finding[]>());
+
 /** Findings that stand in the way of a method somewhere on a line. */
-function obstaclesOf(site: Site, method: Method, lineId: string): Finding[] {
-  return site.derived.findings.filter(
+function obstaclesOf(site: Site, method: Method, lineId: string): readonly Finding[] {
+  const book = obstacleBook(site.derived);
+  const key = `${method.id} ${lineId}`;
+  const known = book.get(key);
+  if (known) return known;
+  const obstacles = site.derived.findings.filter(
     (finding) =>
       finding.placed &&
       finding.lineId === lineId &&
@@ -44,6 +53,8 @@ function obstaclesOf(site: Site, method: Method, lineId: string): Finding[] {
       finding.review?.verdict !== 'dismissed' &&
       barAt(site, method, finding) !== null,
   );
+  book.set(key, obstacles);
+  return obstacles;
 }
 
 /** Why a method, with all that it needs first, cannot be used in a cell; `null` when it can. */
