@@ -48,7 +48,7 @@ function nowOf(inspection: Inspection, nowMs: number): string {
 }
 
 /** "6 November 2026, 14:05". */
-export function sayInstant(instant: string): string {
+function sayInstant(instant: string): string {
   const time = Temporal.PlainDateTime.from(instant.replace(/([+-]\d{2}:\d{2}|Z)$/, ''));
   return `${time.day} ${time.toLocaleString('en-US', { month: 'long' })} ${time.year}, ${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`; // prettier-ignore
 }

@@ -40,7 +40,7 @@ export function listIssued(db: Database, jobId: string): Issued[] {
 }
 
 /** The number that the next version gets. */
-export function nextNumber(db: Database, jobId: string): number {
+function nextNumber(db: Database, jobId: string): number {
   return (listIssued(db, jobId)[0]?.number ?? 0) + 1;
 }
 

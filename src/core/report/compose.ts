@@ -137,7 +137,7 @@ export function composeReport(derived: Derived): Report {
 }
 
 /** Whose report it is, of what, and when the buyer must have decided. */
-export function composeMasthead({ inspection: { job, property } }: Derived): Block {
+function composeMasthead({ inspection: { job, property } }: Derived): Block {
   const endsOn = job.inspectionPeriodEndsOn;
   return {
     kind: 'masthead',

@@ -2,7 +2,7 @@ import type { Action, Severity } from '../judge/grade';
 import type { FindingKind } from '../judge/finding';
 import type { MethodId } from '../repair/methods/method-id';
 import type { Overall } from '../judge/verdict';
-import type { EndReason, FeatureKind, Material, UnseenCause, Zone } from '../log/vocabulary';
+import type { EndReason, Material, UnseenCause, Zone } from '../log/vocabulary';
 
 /** The buyer's words for the trade's. The trade's word follows in brackets where it is first used. */
 
@@ -90,27 +90,6 @@ export const END_WORDS: Record<EndReason, string> = {
   bend: 'a bend that the camera could not pass',
   unsafe: 'a place that was not safe to pass',
   other: 'the place where the run stopped',
-};
-
-export const FEATURE_WORDS: Record<FeatureKind, string> = {
-  tee: 'tee',
-  wye: 'wye',
-  bend: 'bend',
-  drop: 'drop',
-  cleanout: 'cleanout',
-  'property-line-cleanout': 'property-line cleanout',
-  'access-point': 'access point',
-  'test-tee': 'test tee',
-  reducer: 'reducer',
-  trap: 'trap',
-  riser: 'riser',
-  coupling: 'coupling',
-  vent: 'vent',
-  'property-line': 'property line',
-  wall: 'wall',
-  'main-tap': 'tap at the main',
-  tank: 'tank',
-  join: 'join',
 };
 
 export const ACCESS_WORDS = {

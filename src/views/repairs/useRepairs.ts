@@ -87,5 +87,3 @@ export function useRepairs(inspection: Inspection, derived: Derived) {
       setMoved(works ? { works, over: inspection } : null),
   };
 }
-
-export type RepairsModel = ReturnType<typeof useRepairs>;
