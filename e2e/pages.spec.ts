@@ -31,6 +31,8 @@ for (const light of ['daylight', 'crawlspace']) {
     context,
     baseURL,
   }) => {
+    // Nineteen pages, each looked at whole.
+    test.setTimeout(180_000);
     await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
     const complaints: string[] = [];
     page.on('console', (message) => {
@@ -90,6 +92,8 @@ test('a file goes out and comes back in, and a bad one is refused with its fault
   const file = await (await page.request.get('/api/jobs/demo-quarry-lane/file')).text();
   await page.goto('/');
   const input = page.getByLabel('Inspection file (.chert.json)');
+  // Files can be handed to a field that no script watches yet; nobody could choose them there.
+  await expect(input).toBeEnabled();
   await input.setInputFiles({
     name: 'x.chert.json',
     mimeType: 'application/json',
