@@ -180,3 +180,31 @@ describe('what is said with a plan', () => {
     expect(plans[1]!.cost.likely).toBe(0);
   });
 });
+
+describe('a line with more ways to mend it than can all be tried', () => {
+  // Roots at every foot from 20 to 39, most logged twice, of every size, under five kinds of ground.
+  const grounds = ['yard', 'driveway', 'strip', 'walk', 'street'];
+  const extents = [0.3, 0.6, 0.2, 0.8];
+  const roots = Array.from({ length: 45 }, (_, index): Said => {
+    const readingFt = 20 + (index % 20) + (index < 20 ? 0 : ((index * 7) % 5) / 10);
+    const locus = index % 5 < 2 ? 'barrel' : 'joint';
+    return { kind: 'defect', defect: 'roots', readingFt, extentRatio: extents[index % 4], locus };
+  });
+  const all = repair([
+    CLAY,
+    ...grounds.map((name, index) => zone(name, index * 8)),
+    ...roots,
+    { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 70 },
+  ]);
+
+  it('gets three whole plans, and the one that is not proved the cheapest says so', () => {
+    expect(all.plans.map(({ isUnproved }) => isUnproved ?? false)).toContain(true);
+    for (const id of ['fix-failing', 'renew']) {
+      const plan = all.plans.find((one) => one.id === id)!;
+      const cured = new Set(plan.works.flatMap(({ cures }) => cures));
+      const wanted = all.site.owned.filter(({ action }) => action === 'repair');
+      expect(wanted.length).toBeGreaterThan(20);
+      expect(wanted.filter((finding) => !cured.has(finding.id))).toEqual([]);
+    }
+  });
+});

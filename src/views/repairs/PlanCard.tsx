@@ -76,6 +76,7 @@ export function PlanCard(props: Props) {
       )}
       <p className={styles['leaves']}>
         {left.length === 0 ? 'Leaves nothing moderate or worse.' : `Leaves ${sayFindings(left)}.`}
+        {plan.isUnproved && ' There were too many combinations to try them all: a cheaper one may exist.'}
         {weighed.ruledOut && ` Not to be picked: ${weighed.ruledOut}.`}
         {brokenCount > 0 && (
           <strong> Breaks {brokenCount === 1 ? 'a rule' : `${brokenCount} rules`}.</strong>

@@ -64,7 +64,11 @@ describe('choosing', () => {
 
   it('says that there is no way when a target has none', () => {
     expect(choose({ trades: [], targets: [{ id: 'a', options: [] }], once: [] })).toBeNull();
-    expect(choose({ trades: [], targets: [], once: [] })).toEqual({ cost: 0, picks: [] });
+    expect(choose({ trades: [], targets: [], once: [] })).toEqual({
+      cost: 0,
+      picks: [],
+      isExact: true,
+    });
   });
 
   it('is never cheaper with a target more, and doubles with every price', () => {

@@ -1,4 +1,22 @@
-import { type Choice, type Meter, meterOf, type Option, type Picked, priceOfBits, type Problem } from './problem'; // prettier-ignore
+import {
+  type Choice,
+  type Meter,
+  meterOf,
+  type Option,
+  type Picked,
+  priceOfBits,
+  type Problem,
+} from './problem';
+
+/**
+ * The most states that are carried from one target to the next. Ordinary lines need a few dozen; some forty
+ * roots that may each be cut, patched, lined or dug would need millions. Past it the cheapest are carried
+ * on, and the choice says that it is not proved the cheapest.
+ */
+const MOST_STATES = 150;
+
+/** Sums of money that differ by less are the same sum. */
+const HAIR_USD = 1e-9;
 
 /** Where things stand after some targets: what was paid, and where the last stretch of each trade ends. */
 type State = {
@@ -38,7 +56,7 @@ function lookAhead({ targets, trades }: Problem): Ahead[] {
  * Dynamic programming over targets in the order of their stations. A state is what has been paid once
  * and where the last stretch of each trade ends. Two things keep states few and the answer exact: an end
  * that no later stretch could gain by joining is forgotten, and a state goes when another, after buying
- * all that it lacks, is still no dearer.
+ * all that it lacks, is still no dearer. The work is bounded by `MOST_STATES`.
  *
  * @returns `null` when some target has no option.
  */
@@ -47,6 +65,7 @@ export function choose(problem: Problem): Choice | null {
   const meters = trades.map(meterOf);
   const ahead = lookAhead(problem);
   const none = trades.map(() => -Infinity);
+  let isExact = true;
   let states: State[] = [{ cost: 0, paid: 0, ends: none, starts: none, before: null, pick: null }];
   for (const [index, target] of targets.entries()) {
     const next = ahead[index + 1]!;
@@ -60,12 +79,14 @@ export function choose(problem: Problem): Choice | null {
       ),
     );
     if (reached.length === 0) return null;
-    states = keepBest(reached, problem, meters, next);
+    const kept = keepBest(reached, problem, meters, next);
+    states = kept.states;
+    isExact &&= kept.isExact;
   }
   const best = states.reduce((least, state) => (state.cost < least.cost ? state : least));
   const picks: Picked[] = [];
   for (let state: State | null = best; state?.pick; state = state.before) picks.unshift(state.pick);
-  return { cost: best.cost, picks };
+  return { cost: best.cost, picks, isExact };
 }
 
 type Step = {
@@ -133,16 +154,19 @@ function placeAfter(
   return { starts, ends };
 }
 
-/** What a state would at most have to add to stand where another stands. */
-function lackOf(
+/** Whether a state can stand where another stands for at most the money between them. */
+function canStandFor(
   state: State,
   other: State,
   { trades, once }: Problem,
   meters: readonly Meter[],
   { bits, startFt }: Ahead,
-): number {
+): boolean {
+  const mostLack = other.cost - state.cost + HAIR_USD;
   let lack = priceOfBits(once, other.paid & ~state.paid & bits);
-  for (const [trade, end] of other.ends.entries()) {
+  for (let trade = 0; trade < trades.length; trade += 1) {
+    if (lack > mostLack) return false;
+    const end = other.ends[trade]!;
     const own = state.ends[trade]!;
     if (own >= end && state.starts[trade]! >= other.starts[trade]!) continue;
     const meter = meters[trade]!;
@@ -156,24 +180,22 @@ function lackOf(
     const worksOn = isShut ? Infinity : work(own, false);
     lack += Math.min(opens, worksOn);
   }
-  return lack;
+  return lack <= mostLack;
 }
 
-/** Drops every state that another can stand in for at no more cost. */
+/** Drops every state that another can stand in for at no more cost, and what is over `MOST_STATES`. */
 function keepBest(
   states: readonly State[],
   problem: Problem,
   meters: readonly Meter[],
   ahead: Ahead,
-): State[] {
+): { readonly states: State[]; readonly isExact: boolean } {
   const kept: State[] = [];
   for (const state of states.toSorted((a, b) => a.cost - b.cost)) {
-    const isBeaten = kept.some(
-      (better) =>
-        better.cost <= state.cost &&
-        better.cost + lackOf(better, state, problem, meters, ahead) <= state.cost + 1e-9,
-    );
-    if (!isBeaten) kept.push(state);
+    const isBeaten = kept.some((better) => canStandFor(better, state, problem, meters, ahead));
+    if (isBeaten) continue;
+    if (kept.length === MOST_STATES) return { states: kept, isExact: false };
+    kept.push(state);
   }
-  return kept;
+  return { states: kept, isExact: true };
 }

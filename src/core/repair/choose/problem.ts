@@ -46,7 +46,12 @@ export type Problem = {
 
 /** How a target is dealt with. `joins`: in one stretch with the last of that trade. */
 export type Picked = { readonly target: Target; readonly option: Option; readonly joins: boolean };
-export type Choice = { readonly cost: number; readonly picks: readonly Picked[] };
+export type Choice = {
+  readonly cost: number;
+  readonly picks: readonly Picked[];
+  /** Whether nothing is cheaper for certain; false where there was too much to try it all. */
+  readonly isExact: boolean;
+};
 
 /** Sums of a trade from a fixed place on, so that any stretch is priced by two look-ups. */
 export type Meter = {

@@ -3,14 +3,21 @@ import { type Allowed, type Need, poseProblem, worksOf } from '../pose';
 import type { Site } from '../site';
 import type { WorkDraft } from '../work';
 import { needsOfFixing, needsOfRenewing, needsOfUpkeep } from './needs';
-import { type Plan, planOf } from './plan';
+import { type ChertPlanId, type Plan, planOf } from './plan';
 import { looks, opinions, tellings } from './telling';
 
-/** The cheapest works that meet the needs. */
-function cheapest(site: Site, needs: readonly Need[], isAllowed?: Allowed): WorkDraft[] {
+/** A plan of what is done in any case and of the cheapest works that meet the needs. */
+function cheapest(
+  site: Site,
+  id: ChertPlanId,
+  always: readonly WorkDraft[],
+  needs: readonly Need[],
+  isAllowed?: Allowed,
+): Plan {
   const posed = poseProblem(site, needs, isAllowed);
   const choice = choose(posed.problem);
-  return choice ? worksOf(posed, choice) : [];
+  const plan = planOf(site, id, [...always, ...(choice ? worksOf(posed, choice) : [])]);
+  return choice?.isExact === false ? { ...plan, isUnproved: true } : plan;
 }
 
 const UPKEEP: Allowed = ({ role, id }) => role === 'clean' || id === 'ramp-lip';
@@ -21,9 +28,10 @@ const UPKEEP: Allowed = ({ role, id }) => role === 'clean' || id === 'ramp-lip';
  */
 export function planAll(site: Site): Plan[] {
   const always = [...tellings(site), ...looks(site)];
+  const works = [...always, ...opinions(site)];
   return [
-    planOf(site, 'keep-running', [...always, ...cheapest(site, needsOfUpkeep(site), UPKEEP)]),
-    planOf(site, 'fix-failing', [...always, ...opinions(site), ...cheapest(site, needsOfFixing(site))]),
-    planOf(site, 'renew', [...always, ...opinions(site), ...cheapest(site, needsOfRenewing(site))]),
+    cheapest(site, 'keep-running', always, needsOfUpkeep(site), UPKEEP),
+    cheapest(site, 'fix-failing', works, needsOfFixing(site)),
+    cheapest(site, 'renew', works, needsOfRenewing(site)),
   ];
-} // prettier-ignore
+}

@@ -18,6 +18,8 @@ export type Plan = {
   readonly cost: Range;
   /** Findings that it neither ends nor, where upkeep is enough, holds; by id. */
   readonly leaves: readonly string[];
+  /** Set where there were too many combinations to try them all: a cheaper plan may exist. */
+  readonly isUnproved?: true;
 };
 
 const ASKS_FOR_WORK: readonly Finding['action'][] = ['repair', 'urgent', 'look-again'];
