@@ -50,13 +50,13 @@ export const UTILITY_CAUTION: Caution = {
 export function findUtilitiesThrough({
   runs,
 }: Pick<Inspection, 'runs'>): { readonly runId: string; readonly readingFt: number | null }[] {
-  return runs.flatMap(({ id, entries }) => {
+  return runs.flatMap(({ id, label = id, entries }) => {
     if (!entries.some((entry) => entry.kind === 'defect' && entry.defect === 'utility-crossing')) {
       return [];
     }
     return foldLog(entries).standing.flatMap((entry) =>
       entry.kind === 'defect' && entry.defect === 'utility-crossing'
-        ? [{ runId: id, readingFt: entry.readingFt }]
+        ? [{ runId: label, readingFt: entry.readingFt }]
         : [],
     );
   });

@@ -1,6 +1,10 @@
 import type { Database } from 'better-sqlite3';
 import type { Entry } from '#core/log/entry';
-import { sameJson, type Stored } from './parts';
+import { sameJson } from '#core/job/edits';
+import { findDanglingEntries, targetsOf } from '#core/job/references';
+import { refuseFaults } from './http/answer';
+import { revOf, type Step, stepJob } from './jobs';
+import type { Stored } from './parts';
 
 /**
  * Appends entries to a run's log in the order given, all of them or, when an id is already taken by a
@@ -39,6 +43,34 @@ export function appendEntries(
   }
 }
 
+/**
+ * Logs entries that a device sent: what they correct, close or take back must be in the log, or come with
+ * them. Reads, checks and writes in one immediate transaction.
+ *
+ * @returns what became of each entry, in order, and the revision of the job before and after.
+ */
+export function logEntries(
+  db: Database,
+  jobId: string,
+  runId: string,
+  entries: readonly Entry[],
+  now: string,
+): Step & { readonly outcomes: Stored[] } {
+  const log = db.transaction(() => {
+    const known = new Set([
+      ...entries.map(({ id }) => id),
+      ...namedInLog(db, jobId, runId, entries),
+    ]);
+    const dangling = findDanglingEntries(entries, known, 'entries');
+    if (dangling.length > 0) throw refuseFaults(dangling);
+    const outcomes = appendEntries(db, jobId, runId, entries, now);
+    if (outcomes.includes('stored')) return { outcomes, ...stepJob(db, jobId) };
+    const rev = revOf(db, jobId) ?? 0;
+    return { outcomes, before: rev, rev };
+  });
+  return log.immediate();
+}
+
 /** Undoes the transaction and carries what was found out of it. */
 class Conflict extends Error {
   constructor(readonly outcomes: Stored[]) {
@@ -63,12 +95,16 @@ export function listEntries(db: Database, jobId: string): Map<string, Entry[]> {
   return logs;
 }
 
-/** Ids of a run's entries. */
-export function listEntryIds(db: Database, jobId: string, runId: string): Set<string> {
-  const rows = db
-    .prepare<[string, string], { id: string }>(
-      'SELECT id FROM entries WHERE job_id = ? AND run_id = ?',
-    )
-    .all(jobId, runId);
-  return new Set(rows.map(({ id }) => id));
+/** Of the entries that these correct, close or take back, those that are in the log. */
+function namedInLog(
+  db: Database,
+  jobId: string,
+  runId: string,
+  entries: readonly Entry[],
+): string[] {
+  const isThere = db.prepare<[string, string, string]>(
+    'SELECT 1 FROM entries WHERE job_id = ? AND run_id = ? AND id = ?',
+  );
+  const named = entries.flatMap((entry) => targetsOf(entry).map(([, id]) => id));
+  return named.filter((id) => isThere.get(jobId, runId, id) !== undefined);
 }

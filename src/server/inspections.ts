@@ -1,27 +1,45 @@
 import type { Database } from 'better-sqlite3';
-import type { Inspection } from '#core/job/inspection';
 import { writeInspectionFile } from '#core/formats/inspection-file';
-import { appendEntries, listEntries } from './entries';
-import { findJob, insertJob, setFirstReferenceRun, updateJob } from './jobs';
-import { addPart, listParts, putPart, type Stored } from './parts';
 import type { AccessPoint } from '#core/job/access-point';
+import { setupOf } from '#core/job/edits';
+import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
+import { appendEntries, listEntries } from './entries';
+import { findJob, insertJob, updateJob } from './jobs';
+import { addPart, listParts, putPart, type Stored } from './parts';
+
+/** An inspection and the revision of its job that it shows. */
+export type StoredInspection = { readonly inspection: Inspection; readonly rev: number };
+
+/**
+ * Everything stored about a job and its revision, read as of one moment.
+ *
+ * @param withLogs whether runs bring their entries; without, each has none.
+ * @returns `null` when there is no such job.
+ */
+export function loadStored(db: Database, jobId: string, withLogs = true): StoredInspection | null {
+  const read = db.transaction((): StoredInspection | null => {
+    const row = findJob(db, jobId);
+    if (!row) return null;
+    const logs = withLogs ? listEntries(db, jobId) : new Map<string, never[]>();
+    const runs = listParts(db, 'runs', jobId) as Run[];
+    const inspection = {
+      format: 'chert-inspection',
+      version: 1,
+      job: row.job,
+      property: row.property,
+      accessPoints: listParts(db, 'access_points', jobId) as AccessPoint[],
+      runs: runs.map((run) => ({ ...run, entries: logs.get(run.id) ?? [] })),
+      ...row.rest,
+    };
+    return { inspection: inspection as unknown as Inspection, rev: row.rev };
+  });
+  return read.deferred();
+}
 
 /** Everything stored about a job, as its inspection file has it; `null` when there is no such job. */
 export function loadInspection(db: Database, jobId: string): Inspection | null {
-  const row = findJob(db, jobId);
-  if (!row) return null;
-  const logs = listEntries(db, jobId);
-  const runs = listParts(db, 'runs', jobId) as Run[];
-  return {
-    format: 'chert-inspection',
-    version: 1,
-    job: row.job,
-    property: row.property,
-    accessPoints: listParts(db, 'access_points', jobId) as AccessPoint[],
-    runs: runs.map((run) => ({ ...run, entries: logs.get(run.id) ?? [] })),
-    ...row.rest,
-  } as unknown as Inspection;
+  return loadStored(db, jobId)?.inspection ?? null;
 }
 
 /**
@@ -38,43 +56,29 @@ export function storeInspection(db: Database, inspection: Inspection, now: strin
     const { format: _f, version: _v, job, property, accessPoints, runs, ...rest } = inspection;
     insertJob(db, job.id, { job: { ...job }, property: { ...property }, rest }, now);
     for (const access of accessPoints) addPart(db, 'access_points', job.id, access);
-    for (const { entries, ...setup } of runs) {
-      addPart(db, 'runs', job.id, setup);
-      appendEntries(db, job.id, setup.id, entries, now);
+    for (const run of runs) {
+      addPart(db, 'runs', job.id, setupOf(run));
+      appendEntries(db, job.id, run.id, run.entries, now);
     }
     return 'stored';
   });
   return store.immediate();
 }
 
-/** Adds a run's set-up to a job; the first one becomes the reference. */
-export function addRun(db: Database, jobId: string, setup: Omit<Run, 'entries'>): Stored {
-  return db.transaction(() => {
-    const outcome = addPart(db, 'runs', jobId, setup);
-    if (outcome === 'stored') setFirstReferenceRun(db, jobId, setup.id);
-    return outcome;
-  })();
+/**
+ * Stores what differs between two states of a job, but for its logs: facts, access points and set-ups.
+ * Call it in a transaction that also read `before`.
+ */
+export function storeDifference(db: Database, before: Inspection, after: Inspection): void {
+  const { format: _f, version: _v, job, property, accessPoints, runs, ...rest } = after;
+  const { format: _g, version: _w, job: oldJob, property: oldProperty, accessPoints: oldAccess, runs: oldRuns, ...oldRest } = before; // prettier-ignore
+  const isSame = job === oldJob && property === oldProperty && sameFields(rest, oldRest);
+  if (!isSame) updateJob(db, job.id, { job: { ...job }, property: { ...property }, rest });
+  for (const access of accessPoints)
+    if (!oldAccess.includes(access)) putPart(db, 'access_points', job.id, access);
+  for (const run of runs) if (!oldRuns.includes(run)) putPart(db, 'runs', job.id, setupOf(run));
 }
 
-/** Puts a run's set-up in the place of the one with its id, or adds it. */
-export function putRun(db: Database, jobId: string, setup: Omit<Run, 'entries'>): Stored {
-  return db.transaction(() => {
-    const outcome = putPart(db, 'runs', jobId, setup);
-    setFirstReferenceRun(db, jobId, setup.id);
-    return outcome;
-  })();
-}
-
-/** Stores the facts of a checked inspection: the job, the property and what has no table. */
-export function storeFacts(db: Database, inspection: Inspection): void {
-  const {
-    format: _f,
-    version: _v,
-    job,
-    property,
-    accessPoints: _a,
-    runs: _r,
-    ...rest
-  } = inspection;
-  updateJob(db, job.id, { job: { ...job }, property: { ...property }, rest });
-}
+const sameFields = (a: object, b: object) =>
+  Object.keys(a).length === Object.keys(b).length &&
+  Object.entries(a).every(([key, value]) => (b as Record<string, unknown>)[key] === value);

@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import { derive, type Derived } from '#core/derive';
 import { writeCalendar } from '#core/formats/icalendar';
 import { writeInspectionFile } from '#core/formats/inspection-file';
+import { applyEdits, type Edit } from '#core/job/edits';
 import type { Inspection } from '#core/job/inspection';
 import { lastLimits } from '#core/job/report-words';
 import { lastLeaving } from '#core/job/rulings';
@@ -15,7 +16,9 @@ import { freezeReport, type Frozen } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
 import type { Paper } from '#core/job/report-options';
 import { Refusal } from './http/answer';
-import { loadInspection, storeFacts } from './inspections';
+import { storeOwnEdits } from './edits';
+import { loadInspection, loadStored } from './inspections';
+import { revOf } from './jobs';
 import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE } from './issued';
 import { hashOfStill, loadStills, type PdfStills } from './stills';
 
@@ -39,6 +42,8 @@ export type IssueWish = {
 };
 
 const PDF = 'application/pdf';
+/** The decision that keeps the numbers of findings that were issued. */
+const NUMBERS = 'issued-numbers';
 
 /** Now, in the offset of the job's own appointment: "2026-11-06T14:05:00-08:00". */
 function nowOf(inspection: Inspection, nowMs: number): string {
@@ -76,21 +81,22 @@ function openPoints(derived: Derived, wish: IssueWish): readonly { code: string;
   return open;
 } // prettier-ignore
 
-/** Takes down what the report goes out with: its limits, and the numbers of its findings. */
-function withDecisions(inspection: Inspection, derived: Derived, wish: IssueWish, open: ReturnType<typeof openPoints>): Inspection {
-  const limits = wish.limits && open.length > 0 ? [{ id: ulid(), kind: 'issue-with-limits', reason: wish.limits, open }] : [];
+/** What the report goes out with, as edits: its limits, and the numbers of its findings. */
+function editsOfIssue(
+  { decisions }: Inspection,
+  derived: Derived,
+  wish: IssueWish,
+  open: ReturnType<typeof openPoints>,
+): Edit[] {
   const numbers = Object.fromEntries(derived.findings.map(({ id, number }) => [id, number]));
-  const issued = { id: 'issued-numbers', kind: 'issued-numbers', reason: '', numbers };
-  const known = inspection.decisions.find(({ id }) => id === issued.id) as { numbers?: Record<string, number> } | undefined;
-  return {
-    ...inspection,
-    decisions: [
-      ...inspection.decisions.filter(({ id }) => id !== issued.id),
-      ...limits,
-      { ...issued, numbers: { ...known?.numbers, ...numbers } },
-    ],
-  };
-} // prettier-ignore
+  const known = decisions.find(({ id }) => id === NUMBERS)?.['numbers'] as object | undefined;
+  const kept = { id: NUMBERS, kind: NUMBERS, reason: '', numbers: { ...known, ...numbers } };
+  const limits = { id: ulid(), kind: 'issue-with-limits', reason: wish.limits, open };
+  return [
+    { path: ['decisions', NUMBERS], value: kept },
+    ...(wish.limits && open.length > 0 ? [{ path: ['decisions', limits.id], value: limits }] : []),
+  ];
+}
 
 /**
  * Issues the report of a job: refuses while something holds it back, freezes its three documents, the
@@ -104,12 +110,13 @@ export async function issueReport(
   print: Print,
   nowMs: number,
 ): Promise<Issued> {
-  const stored = loadInspection(db, jobId)!;
+  const { inspection: stored, rev } = loadStored(db, jobId)!;
   const found = derive(stored);
   const [latest] = listIssued(db, jobId);
   if (latest && !wish.reason)
     throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
-  const inspection = withDecisions(stored, found, wish, openPoints(found, wish));
+  const edits = editsOfIssue(stored, found, wish, openPoints(found, wish));
+  const inspection = applyEdits(stored, edits);
   const derived = derive(inspection);
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);
@@ -140,16 +147,22 @@ export async function issueReport(
     { name: 'calendar.ics', type: 'text/calendar', bytes: Buffer.from(writeCalendar(derived)) },
     ...pdfs,
   ];
-  // The printing took a moment: what is frozen must still be what there is.
-  if (writeInspectionFile(loadInspection(db, jobId)!) !== writeInspectionFile(stored))
-    throw new Refusal(409, 'changed-meanwhile', 'The job was changed while its report was printed. Nothing was issued; issue it again.'); // prettier-ignore
   const head = { number, issuedAt, headline: frozen.headline, reason: wish.reason };
   const issued = db
     .transaction(() => {
-      storeFacts(db, inspection);
+      // The printing took a moment: what is frozen must still be what there is.
+      if (revOf(db, jobId) !== rev) throw changedMeanwhile();
+      storeOwnEdits(db, jobId, edits, { id: ulid(), now: at.toISOString() });
       return storeIssued(db, jobId, head, files);
     })
     .immediate();
-  if (!issued) throw new Refusal(409, 'changed-meanwhile', 'Another version was issued meanwhile. Nothing was issued; look at it first.'); // prettier-ignore
+  if (!issued) throw changedMeanwhile();
   return issued;
 }
+
+const changedMeanwhile = () =>
+  new Refusal(
+    409,
+    'changed-meanwhile',
+    'The job was changed while its report was printed. Nothing was issued; issue it again.',
+  );

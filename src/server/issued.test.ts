@@ -11,14 +11,16 @@ import { openDatabase } from './database';
 import { findAttachment, listOutbox, simulatedOutbox } from './delivery/outbox';
 import { type IssueWish, issueReport, type Print } from './issue-report';
 import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
-import { loadInspection, storeFacts, storeInspection } from './inspections';
+import { storeEdits } from './edits';
+import { loadInspection, storeInspection } from './inspections';
 import { listEarlier } from './jobs';
 import { storeMedia } from './media';
 import { createShare, jobOfShare, listShares, revokeShare } from './shares';
 import { hashOfStill } from './stills';
 import { packJob, unpackJob } from './zip';
 
-const NOW_MS = Date.parse('2026-11-06T22:05:30.500Z');
+const NOW = '2026-11-06T22:05:30.500Z';
+const NOW_MS = Date.parse(NOW);
 const PNG = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3, 4]);
 let folder: string;
 let db: Database;
@@ -30,6 +32,16 @@ afterEach(() => {
   db.close();
   rmSync(folder, { recursive: true });
 });
+
+let changes = 0;
+/** Sets a field of the job as a device would. */
+const set = (path: readonly string[], value: unknown) =>
+  storeEdits(
+    db,
+    JOB,
+    { id: `c${(changes += 1)}`, device: 'D', saidAt: NOW, base: 1, edits: [{ path, value }] },
+    NOW,
+  );
 
 /** A printer that prints only what can be told apart: the real one has tests of its own. */
 const print: Print = async ({ title, footer, blocks, stills }) =>
@@ -87,8 +99,7 @@ describe('issuing', () => {
     put(alder);
     await issue(JOB);
     const old = findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString();
-    const stored = loadInspection(db, JOB)!;
-    storeFacts(db, { ...stored, settings: { report: { prices: false } } });
+    set(['settings', 'report', 'prices'], false);
     await expect(issue(JOB)).rejects.toMatchObject({ code: 'no-reason' });
     await issue(JOB, { reason: 'the client wants no prices' });
     const [, , changes] = loadFrozen(db, JOB, 2)!.documents.buyer;
@@ -107,8 +118,7 @@ describe('issuing', () => {
   it('issues nothing when the job was changed while it was printed', async () => {
     put(alder);
     const meddle: Print = async (wishes) => {
-      const stored = loadInspection(db, JOB)!;
-      storeFacts(db, { ...stored, job: { ...stored.job, client: `${stored.job.client}.` } });
+      set(['job', 'client'], 'Somebody else');
       return print(wishes);
     };
     await expect(issueReport(db, folder, JOB, { reason: '', limits: '' }, meddle, NOW_MS)).rejects.toMatchObject({ code: 'changed-meanwhile' }); // prettier-ignore

@@ -7,20 +7,26 @@ export type JobRow = {
   readonly property: Record<string, unknown>;
   /** Lines, ties, spans, decisions, settings and whatever else the file carried. */
   readonly rest: Record<string, unknown>;
+  /** Counts up with everything that is stored about the job. */
+  readonly rev: number;
 };
 
-type RawRow = { job: string; property: string; rest: string };
+type RawRow = { job: string; property: string; rest: string; rev: number };
+type Sections = Omit<JobRow, 'rev'>;
 
 export function findJob(db: Database, id: string): JobRow | null {
   const row = db
-    .prepare<[string], RawRow>('SELECT job, property, rest FROM jobs WHERE id = ?')
+    .prepare<[string], RawRow>(
+      'SELECT job, property, rest, rev FROM jobs WHERE id = ? AND removed_at IS NULL',
+    )
     .get(id);
+  const read = (text: string) => JSON.parse(text) as Record<string, unknown>;
   return row
-    ? { job: JSON.parse(row.job), property: JSON.parse(row.property), rest: JSON.parse(row.rest) }
+    ? { job: read(row.job), property: read(row.property), rest: read(row.rest), rev: row.rev }
     : null;
 }
 
-export function insertJob(db: Database, id: string, row: JobRow, bookedAt: string): void {
+export function insertJob(db: Database, id: string, row: Sections, bookedAt: string): void {
   db.prepare('INSERT INTO jobs (id, job, property, rest, booked_at) VALUES (?, ?, ?, ?, ?)').run(
     id,
     JSON.stringify(row.job),
@@ -31,7 +37,7 @@ export function insertJob(db: Database, id: string, row: JobRow, bookedAt: strin
 }
 
 /** Replaces the facts of a job; what they were before is kept by a trigger. */
-export function updateJob(db: Database, id: string, row: JobRow): void {
+export function updateJob(db: Database, id: string, row: Sections): void {
   db.prepare('UPDATE jobs SET job = ?, property = ?, rest = ? WHERE id = ?').run(
     JSON.stringify(row.job),
     JSON.stringify(row.property),
@@ -40,12 +46,31 @@ export function updateJob(db: Database, id: string, row: JobRow): void {
   );
 }
 
-/** Makes a run the reference, if the job has none yet. */
-export function setFirstReferenceRun(db: Database, jobId: string, runId: string): void {
-  db.prepare(
-    `UPDATE jobs SET job = json_set(job, '$.referenceRunId', ?)
-     WHERE id = ? AND json_extract(job, '$.referenceRunId') = ''`,
-  ).run(runId, jobId);
+/** A job's revision before and after something was stored about it. */
+export type Step = { readonly before: number; readonly rev: number };
+
+/** Takes a job one revision on. Call it in the transaction that stores what is new. */
+export function stepJob(db: Database, id: string): Step {
+  const { rev } = db
+    .prepare<[string], { rev: number }>('UPDATE jobs SET rev = rev + 1 WHERE id = ? RETURNING rev')
+    .get(id)!;
+  return { before: rev - 1, rev };
+}
+
+/** A job's revision; `null` when there is no such job. */
+export function revOf(db: Database, id: string): number | null {
+  const row = db
+    .prepare<[string], { rev: number }>('SELECT rev FROM jobs WHERE id = ? AND removed_at IS NULL')
+    .get(id);
+  return row?.rev ?? null;
+}
+
+/** Takes a job off the list; nothing of it is deleted. Whether there was one. */
+export function removeJob(db: Database, id: string, now: string): boolean {
+  const done = db
+    .prepare('UPDATE jobs SET removed_at = ?, rev = rev + 1 WHERE id = ? AND removed_at IS NULL')
+    .run(now, id);
+  return done.changes > 0;
 }
 
 /** All jobs, the latest appointment first. */
@@ -57,7 +82,7 @@ export function listJobs(db: Database): JobSummary[] {
               (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
               (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
               (SELECT max(issued_at) FROM issued WHERE issued.job_id = jobs.id) AS issuedAt
-       FROM jobs ORDER BY scheduled_for DESC, id`,
+       FROM jobs WHERE removed_at IS NULL ORDER BY scheduled_for DESC, id`,
     )
     .all();
 }
@@ -68,7 +93,7 @@ export function listEarlier(db: Database, jobId: string): readonly string[] {
     .prepare<[string], { id: string }>(
       `SELECT other.id FROM jobs AS this JOIN jobs AS other
          ON lower(trim(json_extract(other.property, '$.address'))) = lower(trim(json_extract(this.property, '$.address')))
-        AND other.id <> this.id AND other.scheduled_for < this.scheduled_for
+        AND other.id <> this.id AND other.removed_at IS NULL AND other.scheduled_for < this.scheduled_for
        WHERE this.id = ? ORDER BY other.scheduled_for DESC LIMIT 20`,
     )
     .all(jobId)

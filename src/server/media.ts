@@ -1,17 +1,10 @@
 import { createHash } from 'node:crypto';
-import {
-  mkdirSync,
-  openSync,
-  closeSync,
-  fsyncSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  writeSync,
-} from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
+import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
+import { writeWhole } from './write-whole';
 
 export type Media = { readonly type: string; readonly bytes: Buffer };
 
@@ -34,43 +27,67 @@ export function storeMedia(
   place: { readonly jobId: string; readonly id: string },
   media: Media,
   receivedAt: string,
-): Stored {
+): Step & { readonly outcome: Stored } {
   const { jobId, id } = place;
+  const here = revOf(db, jobId) ?? 0;
+  const still = (outcome: Stored) => ({ outcome, before: here, rev: here });
   const sha256 = createHash('sha256').update(media.bytes).digest('hex');
   const known = db
     .prepare<[string, string], { sha256: string }>(
       'SELECT sha256 FROM media WHERE job_id = ? AND id = ?',
     )
     .get(jobId, id);
-  if (known) return known.sha256 === sha256 ? 'known' : 'conflict';
+  if (known && known.sha256 !== sha256) return still('conflict');
+  if (known && findMedia(db, folder, jobId, id)) return still('known');
   const { dir, file } = pathOf(folder, jobId, id);
   mkdirSync(dir, { recursive: true });
-  const half = `${file}.part`;
-  try {
-    const handle = openSync(half, 'w');
-    try {
-      writeSync(handle, media.bytes);
-      fsyncSync(handle);
-    } finally {
-      closeSync(handle);
-    }
-    renameSync(half, file);
-  } catch (error) {
-    rmSync(half, { force: true });
-    throw error;
-  }
-  db.prepare(
-    'INSERT INTO media (job_id, id, type, bytes, sha256, received_at) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(jobId, id, media.type, media.bytes.byteLength, sha256, receivedAt);
-  return 'stored';
+  writeWhole(file, media.bytes);
+  // On record already, but its file was gone: now it is back.
+  if (known) return still('stored');
+  const step = db.transaction(() => {
+    db.prepare(
+      'INSERT INTO media (job_id, id, type, bytes, sha256, received_at) VALUES (?, ?, ?, ?, ?, ?)',
+    ).run(jobId, id, media.type, media.bytes.byteLength, sha256, receivedAt);
+    return stepJob(db, jobId);
+  });
+  return { outcome: 'stored', ...step.immediate() };
 }
 
-/** A stored still or voice note; `null` when there is none. */
-export function findMedia(db: Database, folder: string, jobId: string, id: string): Media | null {
+/** A still that is on record but whose file is missing, or is not what it was. */
+export class MediaGone extends Error {}
+
+/**
+ * A stored still or voice note; `null` when there is none.
+ *
+ * @throws {MediaGone} when there was one and its file is missing or cut short.
+ */
+export function readMedia(db: Database, folder: string, jobId: string, id: string): Media | null {
   const row = db
-    .prepare<[string, string], { type: string }>(
-      'SELECT type FROM media WHERE job_id = ? AND id = ?',
+    .prepare<[string, string], { type: string; bytes: number }>(
+      'SELECT type, bytes FROM media WHERE job_id = ? AND id = ?',
     )
     .get(jobId, id);
-  return row ? { type: row.type, bytes: readFileSync(pathOf(folder, jobId, id).file) } : null;
+  if (!row) return null;
+  const bytes = readIfThere(pathOf(folder, jobId, id).file);
+  if (bytes?.byteLength !== row.bytes) throw new MediaGone(`still ${id} of job ${jobId} is gone`);
+  return { type: row.type, bytes };
+}
+
+/** A stored still or voice note; `null` when there is none, or when its file is gone. */
+export function findMedia(db: Database, folder: string, jobId: string, id: string): Media | null {
+  try {
+    return readMedia(db, folder, jobId, id);
+  } catch (error) {
+    if (error instanceof MediaGone) return null;
+    throw error;
+  }
+}
+
+function readIfThere(file: string): Buffer | null {
+  try {
+    return readFileSync(file);
+  } catch (error) {
+    if ((error as { code?: unknown }).code === 'ENOENT') return null;
+    throw error;
+  }
 }

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { sameJson } from '#core/job/edits';
 
 /** Tables that hold an ordered list of parts of a job, each part as JSON. */
 type PartTable = 'access_points' | 'runs';
@@ -20,21 +21,6 @@ const FIND: Record<PartTable, string> = {
 
 /** Whether a part was new, there already with the same content, or there with another. */
 export type Stored = 'stored' | 'known' | 'conflict';
-
-/** Compares a row's text with what came in, whatever the order of their keys. */
-export function sameJson(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const keysA = Object.keys(a);
-  const keysB = Object.keys(b);
-  return (
-    keysA.length === keysB.length &&
-    keysA.every((key) =>
-      sameJson((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
-    )
-  );
-}
 
 /** Appends an access point or a run's set-up to a job; the same one sent twice is stored once. */
 export function addPart(
@@ -60,11 +46,9 @@ export function putPart(
   table: PartTable,
   jobId: string,
   part: { readonly id: string },
-): Stored {
-  const added = addPart(db, table, jobId, part);
-  if (added !== 'conflict') return added;
-  db.prepare(UPDATE[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
-  return 'stored';
+): void {
+  if (addPart(db, table, jobId, part) === 'conflict')
+    db.prepare(UPDATE[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
 }
 
 export function listParts(db: Database, table: PartTable, jobId: string): unknown[] {

@@ -9,7 +9,7 @@ import type { Entry } from '#core/log/entry';
 import { openDatabase } from './database';
 import { readDesk } from './desk';
 import { appendEntries, listEntries } from './entries';
-import { addRun, loadInspection, storeInspection } from './inspections';
+import { loadInspection, storeInspection } from './inspections';
 import { migrate, migrationsFolder, readMigrations } from './migrate';
 import { addPart } from './parts';
 
@@ -91,7 +91,7 @@ describe('the store', () => {
   it('stores an entry sent twice once, and nothing of a batch with a taken id', () => {
     storeInspection(db, { ...demo(), runs: [] } as Inspection, NOW);
     const { entries: _, ...setup } = demo().runs[0]!;
-    addRun(db, 'demo-alder-bend', setup);
+    addPart(db, 'runs', 'demo-alder-bend', setup);
     const append = (...entries: Entry[]) =>
       appendEntries(db, 'demo-alder-bend', 'R1', entries, NOW);
     const ids = () =>
@@ -108,15 +108,6 @@ describe('the store', () => {
     storeInspection(db, demo(), NOW);
     expect(() => db.exec(`UPDATE entries SET body = '{}'`)).toThrow(/append-only/);
     expect(() => db.exec('DELETE FROM entries')).toThrow(/append-only/);
-  });
-
-  it('makes the first run the reference, and only the first', () => {
-    storeInspection(db, demo('mill-street.chert.json'), NOW);
-    const jobId = 'demo-mill-street';
-    addPart(db, 'access_points', jobId, demo().accessPoints[0]!);
-    const { entries: _, ...setup } = demo().runs[0]!;
-    for (const id of ['R1', 'R2']) expect(addRun(db, jobId, { ...setup, id })).toBe('stored');
-    expect(loadInspection(db, jobId)!.job.referenceRunId).toBe('R1');
   });
 
   it('lists what is at work, what it waits for and the days left', () => {

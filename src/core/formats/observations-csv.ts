@@ -32,7 +32,7 @@ export function writeObservations(derived: Derived): string {
           const isStretch = between !== null && Math.abs(between.to.stationFt - between.from.stationFt) > 1e-9; // prettier-ignore
           const finding = findings.find(({ entryIds, runIds }) => runIds.includes(axis.run.id) && entryIds.includes(entry.id)); // prettier-ignore
           return {
-            run: axis.run.id,
+            run: axis.name,
             entry: entry.id,
             at: entry.at,
             pass: entry.pass,

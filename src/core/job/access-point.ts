@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { flag, id, length, line, oneOf } from '../base/joi';
+import { flag, id, length, line, oneOf, words } from '../base/joi';
 import {
   ACCESS_KINDS,
   MATERIALS,
@@ -12,6 +12,8 @@ import {
 /** Where the camera goes in. */
 export type AccessPoint = {
   readonly id: string;
+  /** What people call it ("B"); absent: its id. */
+  readonly label?: string;
   readonly kind: AccessKind;
   /** Nominal inside diameter of the opening, inches. */
   readonly diameterIn: number;
@@ -33,6 +35,7 @@ export const ALONG = ['upstream-end', 'mid-line', 'downstream-end'] as const;
 
 export const accessPointSchema = Joi.object({
   id: id().required(),
+  label: words(40),
   kind: oneOf(ACCESS_KINDS).required(),
   diameterIn: length().greater(0).max(120).required(),
   material: oneOf(MATERIALS).required(),

@@ -1,7 +1,19 @@
+import type Joi from 'joi';
 import type { Fault, Outcome } from '../base/fault';
 import { faultsFromJoi, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
+import { accessPointSchema } from './access-point';
 import { periodFault } from './booking';
+import {
+  applyEdits,
+  type Edit,
+  editsOf,
+  isListSection,
+  keyOf,
+  LIST_SECTIONS,
+  OBJECT_SECTIONS,
+  valueAt,
+} from './edits';
 import { findReferenceFaults } from './references';
 import type { Decision, Inspection, Line, Span, Tie } from './inspection';
 import { decisionSchema, lineSchema, spanSchema, tieSchema } from './inspection';
@@ -9,11 +21,12 @@ import type { Job } from './job';
 import { jobSchema } from './job';
 import type { Property } from './property';
 import { propertySchema } from './property';
+import { runSetupSchema } from './run';
 import { type Settings, settingsSchema } from './settings';
 
 /**
- * A change of a job's facts: fields laid over the ones there are, `null` takes one out; ties and decisions
- * go by their ids; lines and spans replace theirs whole.
+ * A change of a job's facts as a screen makes it: fields laid over the ones there are, `null` takes one
+ * out; ties and decisions go by their ids; lines and spans are given as they are to be.
  */
 export type FactsChange = {
   readonly job?: Nullable<Partial<Omit<Job, 'id' | 'referenceRunId'>>>;
@@ -27,90 +40,101 @@ export type FactsChange = {
 
 type Nullable<T> = { readonly [K in keyof T]: T[K] | null };
 
-const OBJECTS = ['job', 'property', 'ties', 'decisions', 'settings'] as const;
+const SCHEMAS: Readonly<Record<string, Joi.Schema>> = {
+  job: jobSchema,
+  property: propertySchema,
+  settings: settingsSchema,
+  accessPoints: accessPointSchema,
+  runs: runSetupSchema,
+  lines: lineSchema,
+  ties: tieSchema,
+  spans: spanSchema,
+  decisions: decisionSchema,
+};
 
-/** Facts that belong to the record and not to a form. */
-const FIXED = ['id', 'referenceRunId'];
-
-function lay<T extends object>(facts: T, change: object | undefined): T {
-  const laid = new Map<string, unknown>(Object.entries(facts));
-  for (const [field, value] of Object.entries(change ?? {})) {
-    if (FIXED.includes(field)) continue;
-    if (value === null) laid.delete(field);
-    else laid.set(field, value);
-  }
-  return Object.fromEntries(laid) as T;
-}
-
-/** Puts parts by their ids: over the one with that id, at the end when it is new, out when `null`. */
-function layParts<T extends { readonly id: string }>(
-  parts: readonly T[],
-  change: Readonly<Record<string, T | null>> | undefined,
-): readonly T[] {
-  if (!change) return parts;
-  const laid = new Map<string, T>(parts.map((part) => [part.id, part]));
-  for (const [id, part] of Object.entries(change)) {
-    if (part === null) laid.delete(id);
-    else laid.set(id, part);
-  }
-  return [...laid.values()];
-}
+/** The most fields that one change may set, the most steps of a path, and the longest step. */
+const MOST_EDITS = 1_000;
+const MOST_STEPS = 12;
+const MOST_STEP_LENGTH = 420;
 
 /** Lays a change over an inspection, without checking it. */
-export function applyFacts(inspection: Inspection, change: FactsChange): Inspection {
-  return {
-    ...inspection,
-    job: lay(inspection.job, change.job),
-    property: lay(inspection.property, change.property),
-    ...(change.lines ? { lines: change.lines } : {}),
-    ...(change.spans ? { spans: change.spans } : {}),
-    ties: layParts(inspection.ties, change.ties),
-    decisions: layParts(inspection.decisions, change.decisions),
-    settings: lay(inspection.settings, change.settings),
-  };
+export function applyFacts(inspection: Inspection, facts: FactsChange): Inspection {
+  return applyEdits(inspection, editsOf(inspection, { what: 'facts', facts }));
 }
 
-/** Checks a change of unknown shape against the job it is for: the facts afterwards must be whole. */
-export function checkFacts(inspection: Inspection, value: unknown): Outcome<Inspection> {
-  if (value === null || typeof value !== 'object' || Array.isArray(value))
-    return { ok: false, faults: [{ path: '', expected: 'facts (an object)', got: sayGot(value) }] };
-  const change = value as FactsChange;
-  const faults: Fault[] = OBJECTS.flatMap((part) => {
-    const said: unknown = change[part];
-    return said === undefined || (typeof said === 'object' && said !== null && !Array.isArray(said))
-      ? []
-      : [{ path: part, expected: 'an object', got: sayGot(said) }];
-  });
-  if (faults.length > 0) return { ok: false, faults };
-  const after = applyFacts(inspection, change);
-  const check = (schema: typeof jobSchema, part: unknown, path: (string | number)[]) => {
-    const { error } = schema.validate(part, VALIDATION);
-    if (error) faults.push(...faultsFromJoi(error, path));
-  };
-  check(jobSchema, after.job, ['job']);
-  check(propertySchema, after.property, ['property']);
-  const lists = { lines: lineSchema, spans: spanSchema } as const;
-  for (const [name, schema] of Object.entries(lists) as ['lines' | 'spans', typeof lineSchema][]) {
-    const list: unknown = change[name];
-    if (list === undefined) continue;
-    if (!Array.isArray(list)) faults.push({ path: name, expected: 'a list', got: sayGot(list) });
-    else list.forEach((item: unknown, index) => check(schema, item, [name, index]));
+/** Checks a screen's change against the job it is for: the facts afterwards must be whole. */
+export function checkFacts(inspection: Inspection, facts: FactsChange): Outcome<Inspection> {
+  return checkEdits(inspection, editsOf(inspection, { what: 'facts', facts }));
+}
+
+/** A part of a list is set as an object; runs and access points, which a log hangs on, stay. */
+function partFaults({ path: [section, key], value }: Edit, index: number): Fault[] {
+  if (!isListSection(section)) return [];
+  const isObject = value !== null && typeof value === 'object' && !Array.isArray(value);
+  const mayGo = section !== 'runs' && section !== 'accessPoints';
+  if (value === undefined && mayGo) return [];
+  if (isObject) {
+    const known: unknown = keyOf(section, value);
+    if (known === key) return [];
+    return [{ path: `${section}.${key}.id`, expected: key!, got: sayGot(known) }];
   }
-  check(settingsSchema, after.settings, ['settings']);
-  const parts = { ties: tieSchema, decisions: decisionSchema } as const;
-  for (const [name, schema] of Object.entries(parts) as [
-    'ties' | 'decisions',
-    typeof tieSchema,
-  ][]) {
-    for (const [id, part] of Object.entries(change[name] ?? {})) {
-      if (part === null) continue;
-      check(schema, part, [name, id]);
-      const said: unknown = (part as { id?: unknown }).id;
-      if (said !== id) faults.push({ path: `${name}.${id}.id`, expected: id, got: sayGot(said) });
-    }
+  const expected = mayGo ? 'an object, or nothing to take it out' : 'an object';
+  const next = mayGo ? {} : { next: `${section} ${key} stays in the record` };
+  return [{ path: `edits[${index}].value`, expected, got: sayGot(value), ...next }];
+}
+
+function shapeFaults(edits: unknown): Fault[] {
+  if (!Array.isArray(edits) || edits.length > MOST_EDITS) {
+    const got = sayGot(edits);
+    return [{ path: 'edits', expected: `a list of at most ${MOST_EDITS} edits`, got }];
+  }
+  const known = new Set<unknown>([...OBJECT_SECTIONS, ...LIST_SECTIONS]);
+  return edits.flatMap((edit: unknown, index) => {
+    const path: unknown = (edit as { path?: unknown } | null)?.path;
+    const isPath =
+      Array.isArray(path) &&
+      path.length >= 2 &&
+      path.length <= MOST_STEPS &&
+      known.has(path[0]) &&
+      path.every((step) => typeof step === 'string' && step.length <= MOST_STEP_LENGTH);
+    if (isPath) return path.length === 2 ? partFaults(edit as Edit, index) : [];
+    const expected = `a path of 2 to ${MOST_STEPS} keys that begins with one of ${[...known].join(', ')}`;
+    return [{ path: `edits[${index}].path`, expected, got: sayGot(path) }];
+  });
+}
+
+/**
+ * Checks edits of unknown shape against the job they are for. Every section or part that they touch must
+ * be whole afterwards.
+ *
+ * @returns the inspection with the edits laid over it, or every fault.
+ */
+export function checkEdits(inspection: Inspection, edits: unknown): Outcome<Inspection> {
+  const faults = shapeFaults(edits);
+  if (faults.length > 0) return { ok: false, faults };
+  const known = edits as readonly Edit[];
+  const after = applyEdits(inspection, known);
+  const touched = new Map(
+    known.map(({ path }) => {
+      const place = isListSection(path[0]) ? path.slice(0, 2) : path.slice(0, 1);
+      return [JSON.stringify(place), place];
+    }),
+  );
+  for (const place of touched.values()) {
+    const part = valueAt(after, place);
+    // Taken out.
+    if (part === undefined) continue;
+    const { error } = SCHEMAS[place[0]!]!.validate(part, VALIDATION);
+    if (error) faults.push(...faultsFromJoi(error, place));
   }
   if (faults.length === 0) {
-    faults.push(...findReferenceFaults(after).filter(({ path }) => path.startsWith('ties')));
+    const touches = (section: string) => known.some(({ path }) => path[0] === section);
+    const about = ['ties', 'runs', 'spans'].filter(touches);
+    faults.push(
+      ...findReferenceFaults(after).filter(({ path }) =>
+        about.some((section) => path.startsWith(section) && !path.includes('.entries[')),
+      ),
+    );
   }
   const late = faults.length === 0 ? periodFault(after.job) : null;
   if (late) faults.push({ ...late, path: `job.${late.path}` });

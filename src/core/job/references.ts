@@ -69,6 +69,16 @@ function entryReferenceFaults(run: Run, under: string): Fault[] {
   return [...faults, ...findDanglingEntries(run.entries, ids, `${under}.entries`)];
 }
 
+/** The entries that one corrects, takes back or closes, by the field that names them. */
+export function targetsOf(entry: Entry): [field: string, id: string][] {
+  const targets: [string, string | undefined][] = [
+    ['replaces', entry.replaces],
+    ['retracts', entry.kind === 'retract' ? entry.retracts : undefined],
+    ['closes', entry.kind === 'close' ? entry.closes : undefined],
+  ];
+  return targets.flatMap(([key, target]) => (target === undefined ? [] : [[key, target]]));
+}
+
 /**
  * Faults of entries that correct, close or take back something that is not in their run's log.
  *
@@ -81,13 +91,8 @@ export function findDanglingEntries(
   under: string,
 ): Fault[] {
   return entries.flatMap((entry, index) => {
-    const targets: [string, string | undefined][] = [
-      ['replaces', entry.replaces],
-      ['retracts', entry.kind === 'retract' ? entry.retracts : undefined],
-      ['closes', entry.kind === 'close' ? entry.closes : undefined],
-    ];
-    return targets.flatMap(([key, target]) =>
-      target === undefined || (known.has(target) && target !== entry.id)
+    return targetsOf(entry).flatMap(([key, target]) =>
+      known.has(target) && target !== entry.id
         ? []
         : [
             {

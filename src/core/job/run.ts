@@ -1,11 +1,13 @@
 import Joi from 'joi';
-import { flag, id, length, line, oneOf } from '../base/joi';
+import { flag, id, length, line, oneOf, words } from '../base/joi';
 import type { Entry } from '../log/entry';
 import { AIDS, CLEANED_BEFORE, FACINGS, ZERO_PLACES, type Facing } from '../log/vocabulary';
 
 /** One camera push from one access, facing one way, with one zero. */
 export type Run = {
   readonly id: string;
+  /** What people call it ("R2"); absent: its id. */
+  readonly label?: string;
   readonly accessPointId: string;
   readonly lineId?: string;
   readonly facing: Facing;
@@ -26,6 +28,7 @@ export type Run = {
 /** A run's set-up, without its entries. */
 export const runSetupSchema = Joi.object({
   id: id().required(),
+  label: words(40),
   accessPointId: id().required(),
   lineId: id(),
   facing: oneOf(FACINGS).required(),

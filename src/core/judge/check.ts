@@ -61,5 +61,5 @@ export function sayReading(readingFt: number | null): string {
 
 /** Where an entry was logged: "run R1 at 43.0 ft". */
 export function sayWhere(axis: RunAxis, entry: Entry): string {
-  return `run ${axis.run.id} at ${sayReading(entry.readingFt)}`;
+  return `run ${axis.name} at ${sayReading(entry.readingFt)}`;
 }

@@ -169,6 +169,7 @@ function makeFinding(
   const lengthFt = made.span.toFt - made.span.fromFt;
   const pipe = { boreIn: made.boreIn, material: made.material };
   const owners = lateral.axes.filter(({ log }) => made.entryIds.some((id) => log.byId.has(id)));
+  const runIds = made.runIds.length > 0 ? made.runIds : owners.map(({ run }) => run.id);
   const finding: Finding = {
     id: idOfMade(made),
     number,
@@ -178,7 +179,10 @@ function makeFinding(
     sigmaFt: made.sigmaFt,
     placed: true,
     inRiser: false,
-    runIds: made.runIds.length > 0 ? made.runIds : owners.map(({ run }) => run.id),
+    runIds,
+    runNames: [...lateral.axes, ...lateral.unplaced]
+      .filter(({ run }) => runIds.includes(run.id))
+      .map(({ name }) => name),
     severity: made.severity,
     range: null,
     action: made.action,

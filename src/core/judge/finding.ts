@@ -57,6 +57,8 @@ export type Finding = {
   readonly placed: boolean;
   readonly inRiser: boolean;
   readonly runIds: readonly string[];
+  /** Its runs as people call them. */
+  readonly runNames: readonly string[];
   readonly severity: Severity;
   /** The least and the worst grade within the eye's error; `null` when it stays within one. */
   readonly range: readonly [Severity, Severity] | null;

@@ -120,6 +120,7 @@ function judgeGroup(
     placed,
     inRiser,
     runIds: [...new Set(sightings.map((sighting) => sighting.axis.run.id))],
+    runNames: [...new Set(sightings.map((sighting) => sighting.axis.name))],
     severity: ourDoing ? 'slight' : grade.severity,
     range: ourDoing ? null : grade.range,
     action: chosen.action,

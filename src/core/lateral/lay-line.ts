@@ -1,3 +1,4 @@
+import { labelIn } from '../job/labels';
 import { listSightingsDecisions, readEntryWords } from '../job/decisions';
 import type { Inspection } from '../job/inspection';
 import type { Run } from '../job/run';
@@ -33,7 +34,10 @@ export function layLine(
   settings: Settings,
 ): LaidLine {
   const reference = chooseReference(runs, inspection.job.referenceRunId, logs);
-  const bare = runs.map((run) => layRun(run, logs.get(run.id)!, settings, null));
+  const fromOf = (run: Run) => labelIn(inspection.accessPoints, run.accessPointId);
+  const bare = runs.map((run) =>
+    layRun(run, logs.get(run.id)!, settings, null, undefined, fromOf(run)),
+  );
   const join = joinRuns(
     bare,
     { runId: reference?.id ?? '', accessId: reference?.accessPointId ?? '' },
@@ -45,7 +49,7 @@ export function layLine(
     const log = logs.get(run.id)!;
     const tieOf = (entryId: string) => join.tieOfEntry(run.id, entryId);
     const words = readEntryWords(decisions, run.id, log, tieOf);
-    return layRun(run, log, settings, join.originOf(run.id), words);
+    return layRun(run, log, settings, join.originOf(run.id), words, fromOf(run));
   });
   return { axes, join };
 }

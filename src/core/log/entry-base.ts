@@ -7,6 +7,8 @@ export type EntryBase = {
   readonly id: string;
   /** When it was observed, ISO 8601 with offset. */
   readonly at: string;
+  /** What the device's own clock said, where it was off or set back. */
+  readonly deviceAt?: string;
   readonly pass: Pass;
   /** The counter, feet, 0 or more; `null` when nobody said it. */
   readonly readingFt: number | null;
@@ -22,6 +24,7 @@ export type EntryBase = {
 export const baseKeys = {
   id: id().required(),
   at: instant().required(),
+  deviceAt: instant(),
   pass: oneOf(PASSES).required(),
   readingFt: length().allow(null).required(),
   note: prose(),

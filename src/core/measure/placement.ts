@@ -1,3 +1,4 @@
+import { labelOf } from '../job/labels';
 import { TOLERANCES } from '../base/tolerances';
 import type { Run } from '../job/run';
 import type { Settings } from '../job/settings';
@@ -51,6 +52,9 @@ const NO_WORDS: EntryWords = { tieOf: () => null, bondsOf: () => [], riftsOf: ()
 /** Turns the readings of one run into stations. */
 export type RunAxis = {
   readonly run: Run;
+  /** The run and the access point it went in by, as people call them ("R2", "A"). */
+  readonly name: string;
+  readonly from: string;
   readonly log: FoldedLog;
   readonly home: Homecoming;
   /** Whether this run has a known origin on its line. */
@@ -83,6 +87,7 @@ export function layRun(
   settings: Settings,
   origin: RunOrigin | null,
   words: EntryWords = NO_WORDS,
+  from: string = run.accessPointId,
 ): RunAxis {
   const home = measureHomecoming(run, log.standing);
   const dropFt = run.zero.at === 'rim' ? run.zero.dropFt : 0;
@@ -116,6 +121,8 @@ export function layRun(
   });
   return {
     run,
+    name: labelOf(run),
+    from,
     log,
     home,
     placed: origin !== null,

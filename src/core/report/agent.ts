@@ -14,7 +14,7 @@ const LIMITS = 3;
 /** One page for the agent: what to ask for, by when, and what nobody could see. */
 export function composeAgentPage(report: Report, repair: Repair, isPriced: boolean): readonly Block[] {
   const [masthead, headline] = report.blocks;
-  const accessId = repair.site.derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const accessId = repair.site.derived.lateral.axes[0]?.from ?? 'the access';
   const plan = planOfReport(repair);
   const numberOf = (id: string) => repair.site.derived.findings.find((one) => one.id === id)?.number;
   const asks = plan.works

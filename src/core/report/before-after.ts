@@ -6,7 +6,7 @@ import { dayOf, sayLongDay } from './calendar';
 import { sayPlace } from './place';
 import { FINDING_WORDS, MATERIAL_WORDS, SEVERITY_WORDS } from './words';
 
-const accessOf = ({ lateral }: Derived) => lateral.axes[0]?.run.accessPointId ?? 'the access';
+const accessOf = ({ lateral }: Derived) => lateral.axes[0]?.from ?? 'the access';
 
 function sayFate(fate: Fate): string {
   switch (fate.fate) {

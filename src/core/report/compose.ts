@@ -48,7 +48,7 @@ export function composeReport(derived: Derived): Report {
   const headline = composeHeadline(derived);
   const limits = composeLimits(derived);
   const steps = composeSteps(derived);
-  const accessId = derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
   const stills = chooseStills(derived);
   const plan = planOfReport(repair);
   const cost = options.prices ? composeCost(repair, accessId) : null;

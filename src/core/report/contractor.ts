@@ -18,10 +18,10 @@ function accessRows({ inspection, lateral }: Derived): string[][] {
   const startFt = new Map(
     lateral.axes.map((axis) => [axis.run.accessPointId, axis.placed ? axis.originFt : null] as const), // prettier-ignore
   );
-  return inspection.accessPoints.map(({ id, kind, diameterIn, place, usable, obstacle }) => {
+  return inspection.accessPoints.map(({ id, label = id, kind, diameterIn, place, usable, obstacle }) => {
     const at = startFt.get(id);
     return [
-      id,
+      label,
       at === null || at === undefined ? '–' : sayFt(at),
       `${diameterIn} in ${ACCESS_WORDS[kind]}`,
       [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`].filter(Boolean).join(', '),
@@ -36,7 +36,7 @@ function accessRows({ inspection, lateral }: Derived): string[][] {
  */
 export function composeContractorSheet(derived: Derived, site: Site, plan: Plan): readonly Block[] {
   const { job, property } = derived.inspection;
-  const accessId = derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
   const sheet = requestSheetOf(site, plan);
   const works = sheet.items.map(({ what, fromFt, toFt, where, quantities, forFindings, by }) => [
     span(fromFt, toFt),

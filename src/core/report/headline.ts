@@ -42,7 +42,7 @@ function sayVerdict(derived: Derived): string {
     case 'not-serviceable': {
       const [first] = withAction('urgent');
       return first
-        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.lateral.axes[0]?.run.accessPointId ?? '')}.`
+        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.lateral.axes[0]?.from ?? '')}.`
         : 'Act now: water backed up when a fixture was run.';
     }
     case 'repair-needed': {
@@ -127,7 +127,7 @@ export function composeLead(derived: Derived): string {
       : `We saw ${sayFeet(lateral.coverage.clearFt)}, from ${opening}${to}.`;
   const worst = inOrderOfWork(inScope(derived)).find(({ severity }) => severity !== 'slight');
   if (!worst) return saw;
-  const place = sayPlace(worst, axis.run.accessPointId);
+  const place = sayPlace(worst, axis.from);
   return `${saw} The main point is ${place}: ${lower(describeFinding(worst))}`;
 }
 

@@ -33,7 +33,7 @@ export function composeLimits(derived: Derived): string[] {
 
 function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
   const { inspection } = derived;
-  const accessId = lateral.axes[0]?.run.accessPointId ?? '';
+  const accessId = lateral.axes[0]?.from ?? '';
   const { coverage, terminus, reachedMain } = lateral;
   const limits: string[] = [];
   if (lateral.axes.length === 0) limits.push('No run of the camera has a place on this line.');
@@ -68,9 +68,7 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
   }
   for (const axis of lateral.unplaced) {
     if (axis.run.outcome === 'abandoned') continue;
-    limits.push(
-      `Run ${axis.run.id} from ${axis.run.accessPointId} could not be joined to the rest.`,
-    );
+    limits.push(`Run ${axis.name} from ${axis.from} could not be joined to the rest.`);
   }
   if (isTooObscured(lateral)) {
     const percent = roundTo(

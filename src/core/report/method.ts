@@ -1,3 +1,4 @@
+import { labelOf } from '../job/labels';
 import { sayFt } from '../base/numbers';
 import { reportOptions } from '../job/settings';
 import type { Derived } from '../derive';
@@ -14,14 +15,14 @@ export function composeMethod(derived: Derived): string[] {
   for (const axis of [derived.lateral, ...derived.branches].flatMap((l) => [...l.axes, ...l.unplaced])) {
     const { run, home } = axis;
     const access = inspection.accessPoints.find(({ id }) => id === run.accessPointId);
-    const from = access ? `${access.id}, the ${ACCESS_WORDS[access.kind]}${access.place ? ` (${access.place})` : ''}` : run.accessPointId;
+    const from = access ? `${labelOf(access)}, the ${ACCESS_WORDS[access.kind]}${access.place ? ` (${access.place})` : ''}` : axis.from;
     const drop = run.zero.at === 'rim' && run.zero.dropFt > 0
       ? ` The drop of ${sayFt(run.zero.dropFt)} ft below the rim is taken off.`
       : '';
     const slip = home.homeFt === null
       ? ' The counter was not read when the camera came home.'
       : ` The counter came home ${sayFt(Math.abs(home.misclosureFt))} ft out; that is shared out over the footages.`;
-    method.push(`Run ${run.id} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop}${slip}`);
+    method.push(`Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop}${slip}`);
   }
   method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
   if (!reportOptions(derived.settings).nameProfile) return method;
@@ -47,6 +48,6 @@ function sayJoining({ axes, join }: Lateral): string[] {
         ? 'by the taped distance'
         : `by ${things === 1 ? 'one thing' : `${things} things`} that more than one run saw`;
     const sigmaFt = axis.placeOf('out', axis.home.zeroFt).sigmaFt;
-    return `Footages from ${axis.run.accessPointId} were matched to those from ${reference?.run.accessPointId ?? 'the first access'} ${by}; they are good to about ${sayFt(2 * sigmaFt)} ft.`;
+    return `Footages from ${axis.from} were matched to those from ${reference?.from ?? 'the first access'} ${by}; they are good to about ${sayFt(2 * sigmaFt)} ft.`;
   });
 }

@@ -21,7 +21,7 @@ export function sayStretch(fromFt: number, toFt: number, accessId: string): stri
 /** Where a finding lies, to go in a title: "at 57 ft, under the driveway". */
 export function sayPlace(finding: Finding, accessId: string): string {
   if (finding.inRiser) return 'in the riser, above the pipe';
-  if (!finding.placed) return `in run ${finding.runIds[0]}, not yet joined to the rest`;
+  if (!finding.placed) return `in run ${finding.runNames[0]}, not yet joined to the rest`;
   const { fromFt, toFt } = finding.span;
   const at = roundTo(fromFt, 0) === roundTo(toFt, 0) ? 'at ' : '';
   const zone = finding.zone ? `, ${ZONE_PLACES[finding.zone]}` : '';

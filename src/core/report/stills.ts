@@ -1,3 +1,4 @@
+import { labelIn } from '../job/labels';
 import type { Derived } from '../derive';
 import { chosenStills } from '../job/report-words';
 import { sayEntry } from '../log/say-entry';
@@ -7,7 +8,7 @@ import { FINDING_WORDS } from './words';
 
 /** Every still of the log with what the log says of it: those of findings first, in their order. */
 export function listStills(derived: Derived): Picture[] {
-  const accessId = derived.lateral.axes[0]?.run.accessPointId ?? 'the access';
+  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
   const captions = new Map<string, string>();
   for (const finding of derived.findings)
     for (const id of finding.photoIds)
@@ -17,7 +18,10 @@ export function listStills(derived: Derived): Picture[] {
       for (const id of entry.photoIds ?? [])
         if (!captions.has(id)) {
           const at = entry.readingFt === null ? '' : ` at ${entry.readingFt} ft on the counter`;
-          captions.set(id, `${sayEntry(entry).title}${at}, run ${runId}.`);
+          captions.set(
+            id,
+            `${sayEntry(entry).title}${at}, run ${labelIn(derived.inspection.runs, runId)}.`,
+          );
         }
   return [...captions].map(([photoId, caption]) => ({ photoId, caption }));
 }

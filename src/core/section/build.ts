@@ -1,3 +1,4 @@
+import { labelOf } from '../job/labels';
 import type { Interval } from '../base/interval';
 import { unite } from '../base/interval';
 import { roundTo } from '../base/numbers';
@@ -91,7 +92,8 @@ function drawRisers({ lateral, inspection }: Derived, frame: Frame, profile: Pro
   return [...openings].flatMap(([accessId, atFt]): Primitive[] => {
     if (!isShown(atFt, frame)) return [];
     const x = frame.xOf(atFt);
-    const kind = inspection.accessPoints.find(({ id }) => id === accessId)?.kind;
+    const access = inspection.accessPoints.find(({ id }) => id === accessId);
+    const kind = access?.kind;
     const topY = frame.groundY - (kind === 'roof-vent' ? ABOVE_ROOF : ABOVE_GROUND);
     return [
       box('riser', x - 3, topY, 6, profile.invertY(atFt) - topY - 2),
@@ -100,7 +102,7 @@ function drawRisers({ lateral, inspection }: Derived, frame: Frame, profile: Pro
         shape: 'text',
         role: 'access-label',
         at: { x: x - 10, y: topY + 8 },
-        text: accessId,
+        text: access ? labelOf(access) : accessId,
         anchor: 'end',
       },
     ];

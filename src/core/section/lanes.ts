@@ -25,6 +25,9 @@ export type LaneDot = {
 export type Lane = {
   readonly runId: string;
   readonly accessId: string;
+  /** The run and its access point as people call them. */
+  readonly name: string;
+  readonly from: string;
   readonly facing: 'downstream' | 'upstream';
   readonly placed: boolean;
   readonly y: number;
@@ -92,6 +95,8 @@ function layLane(axis: RunAxis, y: number, frame: Frame): Lane {
   return {
     runId: axis.run.id,
     accessId: axis.run.accessPointId,
+    name: axis.name,
+    from: axis.from,
     facing: axis.run.facing,
     placed: axis.placed,
     y,

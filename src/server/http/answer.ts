@@ -1,4 +1,5 @@
 import type { Fault } from '#core/base/fault';
+import { type Stamp, stampNow } from './stamp';
 
 /** The one shape in which every endpoint reports what went wrong. */
 export type ErrorBody = {
@@ -11,8 +12,10 @@ export type ErrorBody = {
 
 const HEADERS = { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' };
 
-export function answer(body: unknown, status = 200): Response {
-  return new Response(JSON.stringify(body), { status, headers: HEADERS });
+/** Answers with an object. It carries who answers, so that no other page on the way is taken for Chert. */
+export function answer(body: object, status = 200): Response {
+  const stamped: { readonly chert: Stamp | null } = { chert: stampNow(), ...body };
+  return new Response(JSON.stringify(stamped), { status, headers: HEADERS });
 }
 
 /** Something that ends a request with a clear error; thrown by readers, answered by `endpoint`. */

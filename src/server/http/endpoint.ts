@@ -1,10 +1,26 @@
 import type { APIContext, APIRoute } from 'astro';
 import { answerError, Refusal } from './answer';
+import { stampNow } from './stamp';
+
+/** The header by which a device says for which installation its changes are. */
+const MEANT_FOR = 'x-chert-installation';
+
+/** Changes meant for another Chert (another data folder at this address) are never taken. */
+function refuseOther({ request }: APIContext): void {
+  const meant = request.headers.get(MEANT_FOR);
+  if (meant === null || meant === stampNow()?.installation) return;
+  throw new Refusal(
+    421,
+    'other-installation',
+    'This is another Chert than the one this was logged for. Nothing was stored; it is kept on the device.',
+  );
+}
 
 /** Wraps an endpoint: refusals become the one error shape, and nothing inside ever leaks out. */
 export function endpoint(handle: (context: APIContext) => Promise<Response> | Response): APIRoute {
   return async (context) => {
     try {
+      refuseOther(context);
       return await handle(context);
     } catch (error) {
       if (error instanceof Refusal) return answerError(error);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type Fault, sayFault } from '#core/base/fault';
 import { readInspectionFile } from '#core/formats/inspection-file';
-import { postJson, postZip } from '../shared/api';
+import { postJson, postZip } from '#client/api';
 import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 

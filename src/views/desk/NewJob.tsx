@@ -2,8 +2,8 @@ import { useId } from 'react';
 import { useForm } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { type Booking, checkBooking } from '#core/job/booking';
-import { postJson } from '../shared/api';
-import { instantOfFields } from '../shared/time';
+import { postJson } from '#client/api';
+import { instantOfFields } from '#client/time';
 import { useReady } from '../shared/useReady';
 import form from '../shared/form.module.css';
 

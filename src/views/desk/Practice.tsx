@@ -3,9 +3,9 @@ import { ulid } from 'ulid';
 import { writeInspectionFile } from '#core/formats/inspection-file';
 import { jobFromLateral } from '#core/rig/job-from-lateral';
 import { LATERAL_IDS, loadLateral, madeId } from '../rig/laterals';
-import { postJson } from '../shared/api';
+import { postJson } from '#client/api';
 import form from '../shared/form.module.css';
-import { localInstant } from '../shared/time';
+import { localInstant } from '#client/time';
 import { useReady } from '../shared/useReady';
 
 type Props = {

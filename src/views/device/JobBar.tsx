@@ -26,12 +26,7 @@ export function JobBar({ job, stage, light, onLight, detail, waiting = {} }: Pro
         waiting={waiting}
         onLight={onLight}
       >
-        <SaveMark
-          save={job.save}
-          waiting={job.waiting}
-          trouble={job.trouble}
-          onTakeOut={job.takeOut}
-        />
+        <SaveMark job={job} inspection={job.inspection} />
       </TopBar>
       <UtilityStop inspection={job.inspection} />
     </>

@@ -1,45 +1,54 @@
-import { sayEntry } from '#core/log/say-entry';
-import type { Change, Kept } from './changes';
-import type { SaveState } from './sender';
+import { isUnkept } from '#client/store';
+import type { Inspection } from '#core/job/inspection';
+import { useClockTrouble } from './useClockTrouble';
+import { ElsewhereNote, OverwrittenNotes, RefusedNote } from './SaveNotes';
 import styles from './SaveMark.module.css';
+import type { JobOnDevice } from './useJob';
 
-type Props = {
-  readonly save: SaveState;
-  readonly waiting: readonly Kept[];
-  readonly trouble: string | null;
-  readonly onTakeOut: (seq: number) => void;
-};
+/** How many of a list are told one by one. */
+const MOST_TOLD = 3;
 
-function nameChange(change: Change): string {
-  if (change.what === 'entry') return sayEntry(change.entry).title;
-  return { run: 'The run', access: 'The access point', facts: 'The job facts', media: 'The still' }[change.what]; // prettier-ignore
+/** What is saved where, in a few words. */
+function sayState({ save, waiting }: JobOnDevice): readonly [state: string, text: string] {
+  const toSend = waiting.filter(({ state }) => state === 'kept');
+  const isHeld = toSend.some(isUnkept);
+  if (toSend.length === 0) return ['saved', 'Saved on the server'];
+  const where = isHeld ? 'Not kept on this device' : 'Kept on this device';
+  const isWaiting = save.kind === 'unreachable' || save.kind === 'elsewhere';
+  const what = isWaiting ? `${toSend.length} to send` : `sending ${toSend.length}`;
+  return [isHeld ? 'unkept' : save.kind, `${where} · ${what}`];
 }
 
-/** Where what was done is: on the server, or on this device and on its way. */
-export function SaveMark({ save, waiting, trouble, onTakeOut }: Props) {
+type Props = { readonly job: JobOnDevice; readonly inspection: Inspection };
+
+/** Where what was done is: on the server, or on this device and on its way; and what stands in the way. */
+export function SaveMark({ job, inspection }: Props) {
+  const { save, waiting, trouble, told, foreign } = job;
+  const clock = useClockTrouble();
   const refused = waiting.filter(({ state }) => state === 'refused');
-  const toSend = waiting.length - refused.length;
-  const text =
-    toSend === 0
-      ? 'Saved on the server'
-      : save.kind === 'unreachable'
-        ? `Kept on this device · ${toSend} to send`
-        : `Kept on this device · sending ${toSend}`;
+  const isWaiting = waiting.length > refused.length;
+  const [state, text] = sayState(job);
   return (
     <div className={styles['save']}>
-      <p role="status" data-state={toSend === 0 ? 'saved' : save.kind}>
+      <p role="status" data-state={state}>
         {text}
       </p>
-      {save.kind === 'unreachable' && toSend > 0 && save.why && <p role="alert">{save.why}</p>}
+      {save.kind === 'unreachable' && isWaiting && save.why && <p role="alert">{save.why}</p>}
       {trouble && <p role="alert">{trouble}</p>}
-      {refused.map(({ seq, change, refused: why }) => (
-        <p key={seq} role="alert">
-          {nameChange(change)} was not stored: {why}{' '}
-          <button type="button" onClick={() => onTakeOut(seq)}>
-            Take it out
-          </button>
-        </p>
+      {clock && <p role="alert">{clock}</p>}
+      <ElsewhereNote
+        inspection={inspection}
+        foreign={foreign}
+        isElsewhere={save.kind === 'elsewhere'}
+        onTakeOver={job.takeOver}
+      />
+      {refused.slice(0, MOST_TOLD).map((one) => (
+        <RefusedNote key={one.seq} kept={one} inspection={inspection} onSettle={job.settle} />
       ))}
+      {refused.length > MOST_TOLD && (
+        <p role="alert">{refused.length - MOST_TOLD} more were refused.</p>
+      )}
+      <OverwrittenNotes told={told} inspection={inspection} />
     </div>
   );
 }

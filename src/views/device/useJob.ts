@@ -1,13 +1,21 @@
-import { liveQuery } from 'dexie';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
+import { applyChanges, type Base, changesOver, type Kept } from '#client/change';
+import { type JobKeeper, openJob, type StoredJob } from '#client/job-keeper';
+import {
+  changesOf,
+  type Doing,
+  entriesOf,
+  foreignOf,
+  type Fresh,
+  freshen,
+} from '#client/job-on-device';
+import { keepOffline } from '#client/offline';
+import type { Overwritten } from '#core/job/history';
+import type { SaveState } from '#client/sender';
+import { isUnkept, keepChanges, keepMedia } from '#client/store';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry, EntryDraft } from '#core/log/entry';
-import { localInstant } from '../shared/time';
-import { applyChanges, type Change, type Kept, mergeKept } from './changes';
-import { keepOffline } from './offline';
-import { type SaveState, type Sender, startSender } from './sender';
-import { forgetShown, keepChanges, keepMedia, listKept, takeOut } from './store';
 
 export type JobOnDevice = {
   /** What the server has, with everything done on this device laid over it. */
@@ -15,6 +23,10 @@ export type JobOnDevice = {
   readonly save: SaveState;
   /** What the server does not have yet, or refused. */
   readonly waiting: readonly Kept[];
+  /** What waits for another Chert than this one. */
+  readonly foreign: readonly Kept[];
+  /** What two devices set without seeing each other, the latest first. */
+  readonly told: readonly Overwritten[];
   /** Why this device could not keep something; it is sent from memory, and lost with the page. */
   readonly trouble: string | null;
   /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
@@ -23,121 +35,154 @@ export type JobOnDevice = {
     drafts: readonly EntryDraft[],
     laterMs?: number,
   ) => readonly Entry[];
-  readonly change: (change: Change) => void;
-  /** Keeps a still or a voice note; returns its id, or `null` when this device has no room. */
-  readonly addMedia: (blob: Blob) => Promise<string | null>;
-  /** Takes out what the server refused. */
-  readonly takeOut: (seq: number) => void;
+  readonly change: (...doing: readonly Doing[]) => void;
+  /** Keeps a still or a voice note; returns its id. */
+  readonly addMedia: (blob: Blob) => Promise<string>;
+  /** Sends what was refused again, mended or as it is; `null` takes it out. */
+  readonly settle: (refused: Kept, change: Kept['change'] | null) => void;
+  /** Takes what waits for another Chert as meant for this one. */
+  readonly takeOver: () => void;
 };
 
+/** How often a page that is looked at asks whether another device did something, ms. */
+const ASK_EVERY_MS = 30_000;
+
+/** Where what is not kept yet stands: behind all that is. */
+const LAST = 2 ** 52;
+
 /** A job on this device: written here first, then sent in order. Every tab shows the same. */
-export function useJob(stored: Inspection): JobOnDevice {
-  const jobId = stored.job.id;
+export function useJob(stored: StoredJob): JobOnDevice {
+  const jobId = stored.inspection.job.id;
+  const [base, setBase] = useState<Base>(() => ({ ...stored, jobId }));
+  const [told, setTold] = useState(stored.told);
   const [kept, setKept] = useState<readonly Kept[]>([]);
   // What was done a moment ago and is still on its way to this device's disk.
-  const [fresh, setFresh] = useState<readonly Change[]>([]);
+  const [fresh, setFresh] = useState<readonly Fresh[]>([]);
   const [save, setSave] = useState<SaveState>({ kind: 'saved' });
   const [trouble, setTrouble] = useState<string | null>(null);
-  const sender = useRef<Sender | null>(null);
+  const keeper = useRef<JobKeeper | null>(null);
+  const baseNow = useRef(base);
 
   useEffect(() => {
-    const started = startSender(jobId, setSave, () => undefined);
-    sender.current = started;
-    const fail = (error: unknown) => setTrouble(sayTrouble(error));
-    let waitingBefore = -1;
-    const live = liveQuery(() => listKept(jobId)).subscribe({
-      next: (list) => {
-        setKept((before) => mergeKept(before, list));
-        const keys = new Set(list.map(({ change }) => identityOf(change)));
-        setFresh((now) => {
-          const left = now.filter((change) => !keys.has(identityOf(change)));
-          return left.length === now.length ? now : left;
-        });
-        // Another tab may have done it: whoever comes first sends it.
-        const waiting = list.filter(({ state }) => state === 'waiting').length;
-        if (waiting > waitingBefore) started.poke();
-        waitingBefore = waiting;
+    const opened = openJob(stored, {
+      onBase: (next) => {
+        baseNow.current = next;
+        setBase(next);
       },
-      error: fail,
+      onTold: setTold,
+      onKept: (list) => {
+        setKept(list);
+        const ids = new Set(list.map(({ id }) => id));
+        const isStillFresh = ({ id }: Fresh) => !ids.has(id);
+        setFresh((now) => (now.every(isStillFresh) ? now : now.filter(isStillFresh)));
+        if (!list.some((one) => isUnkept(one) && one.state === 'kept')) setTrouble(null);
+      },
+      onSave: setSave,
+      onTrouble: (error) => setTrouble(sayTrouble(error)),
     });
-    forgetShown(stored).catch(fail);
+    keeper.current = opened;
     keepOffline(jobId);
-    window.addEventListener('online', started.poke);
+    const ask = () => void opened.ask();
+    const timer = setInterval(() => {
+      if (document.visibilityState === 'visible') ask();
+    }, ASK_EVERY_MS);
+    window.addEventListener('online', ask);
     return () => {
-      live.unsubscribe();
-      window.removeEventListener('online', started.poke);
-      started.stop();
+      clearInterval(timer);
+      window.removeEventListener('online', ask);
+      opened.stop();
     };
   }, [jobId, stored]);
 
-  const change = useCallback(
-    (...changes: readonly Change[]) => {
-      setFresh((now) => [...now, ...changes]);
-      keepChanges(jobId, changes).catch((error: unknown) => setTrouble(sayTrouble(error)));
+  const all = useMemo(
+    () => [
+      ...kept,
+      ...fresh.map((one, index): Kept => ({ ...one, jobId, state: 'kept', seq: LAST + index })),
+    ],
+    [kept, fresh, jobId],
+  );
+  const over = changesOver(base, all);
+  // That something was kept or sent changes no fact: what is computed from the facts stays as it is.
+  const sequence = over.map(({ id }) => id).join('\n');
+  const inspection = useMemo(
+    () =>
+      applyChanges(
+        base.inspection,
+        over.map((one) => one.change),
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `over` is named by its sequence
+    [base, sequence],
+  );
+  // What the screen shows, kept in step within one press that does several things.
+  const shown = useRef(inspection);
+  useEffect(() => {
+    shown.current = inspection;
+  }, [inspection]);
+
+  const keep = useCallback(
+    (changes: readonly Kept['change'][]) => {
+      if (changes.length === 0) return;
+      shown.current = applyChanges(shown.current, changes);
+      const rows = freshen(changes, baseNow.current, Date.now());
+      setFresh((now) => [...now, ...rows]);
+      keepChanges(jobId, rows).catch((error: unknown) => setTrouble(sayTrouble(error)));
     },
     [jobId],
   );
+  const change = useCallback(
+    (...doing: readonly Doing[]) => keep(changesOf(shown.current, doing)),
+    [keep],
+  );
   const append = useCallback(
     (runId: string, drafts: readonly EntryDraft[], laterMs = 0) => {
-      const at = localInstant(new Date(Date.now() + laterMs));
-      const entries = drafts.map((draft) => ({ id: ulid(), at, ...draft }) as Entry);
-      change(...entries.map((entry): Change => ({ what: 'entry', runId, entry })));
+      const entries = entriesOf(shown.current, runId, drafts, Date.now() + laterMs);
+      keep(entries.map((entry) => ({ what: 'entry', runId, entry })));
       return entries;
     },
-    [change],
+    [keep],
   );
   const addMedia = useCallback(
     async (blob: Blob) => {
       const id = ulid();
-      try {
-        await keepMedia(jobId, id, blob);
-        return id;
-      } catch (error) {
-        setTrouble(sayTrouble(error));
-        return null;
-      }
+      await keepMedia(jobId, id, blob).catch((error: unknown) => setTrouble(sayTrouble(error)));
+      keep([{ what: 'media', mediaId: id }]);
+      return id;
     },
-    [jobId],
+    [jobId, keep],
   );
+  const foreign = foreignOf(base, kept);
 
-  const done = useMemo(
-    () => [...kept.filter(({ state }) => state !== 'refused').map((one) => one.change), ...fresh],
-    [kept, fresh],
-  );
-  // That something was kept or sent changes no fact: what is computed from the facts stays as it is.
-  const sequence = done.map(identityOf).join('\n');
-  const inspection = useMemo(
-    () => applyChanges(stored, done),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [stored, sequence],
-  );
-  const waiting = useMemo(
-    () => [
-      ...kept.filter(({ state }) => state !== 'sent'),
-      ...fresh.map((change): Kept => ({ seq: -1, jobId, key: '', change, state: 'waiting' })),
-    ],
-    [kept, fresh, jobId],
-  );
+  const isAtRisk = fresh.length > 0 || kept.some((one) => isUnkept(one) && one.state === 'kept');
+  useLeaveWarning(isAtRisk);
   return {
     inspection,
     save,
-    waiting,
+    waiting: all.filter(
+      (one) => one.state !== 'acknowledged' && one.installation === stored.installation,
+    ),
+    foreign,
+    told,
     trouble,
     append,
     change,
     addMedia,
-    takeOut: (seq) => void takeOut(seq),
+    settle: (refused, mended) => void keeper.current?.settle(refused, mended),
+    takeOver: () => void keeper.current?.takeOver(foreign),
   };
 }
 
-/** What tells one change from another before it has a place in the store. */
-function identityOf(change: Change): string {
-  return change.what === 'entry' ? change.entry.id : JSON.stringify(change);
+/** Asks before a page is left that holds what nothing else holds. */
+function useLeaveWarning(isAtRisk: boolean): void {
+  useEffect(() => {
+    if (!isAtRisk) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [isAtRisk]);
 }
 
 function sayTrouble(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
-  if (name === 'QuotaExceededError')
-    return 'This device has no room left. Free some, or stay on this page until everything is saved.';
-  return 'This device could not keep what you did. Stay on this page until everything is saved.';
+  const why = name === 'QuotaExceededError' ? 'it has no room left' : 'its browser keeps nothing';
+  return `Not kept on this device: ${why}. It is sent straight from this page: stay here until everything is saved on the server.`;
 }

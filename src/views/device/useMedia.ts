@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { findKeptMedia } from './store';
+import { findKeptMedia } from '#client/store';
 
 /** Where a still or a voice note can be shown from: this device while it holds it, else the server. */
 export function useMedia(jobId: string, id: string | null): string | null {

@@ -1,3 +1,4 @@
+import type { StoredJob } from '#client/job-keeper';
 import { useMemo, useState } from 'react';
 import type { Interval } from '#core/base/interval';
 import type { Inspection } from '#core/job/inspection';
@@ -31,7 +32,7 @@ import { WhatChanged } from './WhatChanged';
 import { WholeJob } from './WholeJob';
 
 type Props = {
-  readonly inspection: Inspection;
+  readonly stored: StoredJob;
   readonly preferences: Preferences;
   readonly light: Light;
 };
@@ -39,7 +40,7 @@ type Props = {
 const HEIGHT = 186;
 
 /** Every finding beside the Section: its grade and why, what may change it, and the last word. */
-export function FindingsScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+export function FindingsScreen({ stored, preferences, light: storedLight }: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);

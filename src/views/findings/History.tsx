@@ -1,3 +1,4 @@
+import { labelIn } from '#core/job/labels';
 import type { Inspection } from '#core/job/inspection';
 import { listFindingDecisions } from '#core/job/rulings';
 import type { Finding } from '#core/judge/finding';
@@ -41,7 +42,7 @@ export function History({ finding, inspection, logs }: Props) {
       {chainsOf(finding, logs).map(({ runId, entry, fallen }) => (
         <li key={`${runId} ${entry.id}`} data-fallen={fallen !== null}>
           <span className={styles['when']}>
-            {entry.at.slice(11, 16)} {runId} {entry.pass}
+            {entry.at.slice(11, 16)} {labelIn(inspection.runs, runId)} {entry.pass}
           </span>
           <span>
             {entry.readingFt === null ? 'no reading' : `${entry.readingFt.toFixed(1)} ft`}: {sayWhole(entry)}

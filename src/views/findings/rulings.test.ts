@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { derive } from '#core/derive';
 import type { Inspection } from '#core/job/inspection';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '#core/testing/build';
-import { applyChanges, type Change } from '../device/changes';
+import { applyChanges } from '#client/change';
+import { changesOf, type Doing } from '#client/job-on-device';
 import type { JobOnDevice } from '../device/useJob';
 import { rulingActions } from './rulings';
 import { pipeOf } from './useFindings';
@@ -10,8 +11,8 @@ import { pipeOf } from './useFindings';
 /** A job as a screen has it, kept in memory: what is done to it is laid over it at once. */
 function jobOf(said: readonly Said[]) {
   let inspection: Inspection = inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])]);
-  const change = (one: Change) => {
-    inspection = applyChanges(inspection, [one]);
+  const change = (...doing: readonly Doing[]) => {
+    inspection = applyChanges(inspection, changesOf(inspection, doing));
   };
   let nth = 0;
   const append: JobOnDevice['append'] = (runId, drafts) =>

@@ -1,3 +1,4 @@
+import { useNameOf } from '../shared/names';
 import type { Interval } from '#core/base/interval';
 import type { Coverage, RunCoverage } from '#core/lateral/coverage';
 import { foot } from './say';
@@ -21,6 +22,7 @@ const WIDTH = 600;
 
 /** What was seen, hidden and not reached: the whole line, and what each run saw of it. */
 export function CoverageBars({ coverage, runs, reached }: Props) {
+  const nameOf = useNameOf();
   const ends = [...reached, ...runs.map(({ reach }) => reach)];
   if (ends.length === 0) return <p className={styles['hint']}>Nothing has been reached yet.</p>;
   const fromFt = Math.min(...ends.map((one) => one.fromFt));
@@ -51,7 +53,7 @@ export function CoverageBars({ coverage, runs, reached }: Props) {
         {bar(coverage.clear, coverage.obscured)}
         {runs.map(({ runId, reach, obscured }) => (
           <div key={runId} className={styles['contents']}>
-            <span>{runId}</span>
+            <span>{nameOf(runId)}</span>
             {bar([reach], obscured)}
           </div>
         ))}
@@ -59,7 +61,7 @@ export function CoverageBars({ coverage, runs, reached }: Props) {
       <ul className={styles['reasons']}>
         {coverage.unseen.map(({ fromFt: a, toFt: b, cause, runId }) => (
           <li key={`${runId} ${a} ${b}`}>
-            {runId} could not see {foot(a)} to {foot(b)} ft: {CAUSES[cause]}
+            {nameOf(runId)} could not see {foot(a)} to {foot(b)} ft: {CAUSES[cause]}
             {coverage.obscured.some((one) => one.fromFt < b && one.toFt > a)
               ? ''
               : '; another run saw it'}

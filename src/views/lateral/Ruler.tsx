@@ -1,3 +1,4 @@
+import { useNameOf } from '../shared/names';
 import { nameMaterial, nameZone } from '#core/log/say-entry';
 import type { WhatIsAt } from '#core/lateral/what-is-at';
 import { foot, footOf, inches } from './say';
@@ -36,6 +37,7 @@ export function Ruler({ asked, at, onAsk }: Props) {
 }
 
 function Answer({ at }: { readonly at: WhatIsAt }) {
+  const nameOf = useNameOf();
   const { segment, locate, findingNumbers } = at;
   return (
     <div className={styles['answer']} aria-live="polite">
@@ -50,7 +52,7 @@ function Answer({ at }: { readonly at: WhatIsAt }) {
       <ul>
         {at.runs.map((run) => (
           <li key={run.runId}>
-            <strong>{run.runId}</strong>{' '}
+            <strong>{nameOf(run.runId)}</strong>{' '}
             {run.readingFt === null
               ? 'did not come here.'
               : `${foot(run.readingFt)} on its counter coming home (± ${foot(run.sigmaFt)})${run.saw ? '' : ', could not see'}.`}

@@ -144,7 +144,7 @@ function LaneRow({ lane, held, chosenTie, onPick, onLetGo }: LaneProps) {
       data-placed={placed}
       role="button"
       tabIndex={0}
-      aria-label={`Run ${lane.runId} from ${lane.accessId}, facing ${facing}${placed ? '' : ', not joined'}: ${said}`}
+      aria-label={`Run ${lane.name} from ${lane.from}, facing ${facing}${placed ? '' : ', not joined'}: ${said}`}
       onKeyDown={onKeyDown}
       onFocus={() => setAt(at ?? 0)}
       onBlur={() => setAt(null)}
@@ -162,12 +162,12 @@ function LaneRow({ lane, held, chosenTie, onPick, onLetGo }: LaneProps) {
         textAnchor={isEndRight && accessX > 60 ? 'end' : 'start'}
         dy={isEndRight && accessX <= 60 ? -11 : 0}
       >
-        {lane.runId} from {lane.accessId}
+        {lane.name} from {lane.from}
         {placed ? '' : ', not joined'}
       </text>
       {outFirst(dots).map((dot) => (
         <g key={dot.entryId} className={styles['dot']} data-kind={dot.kind} data-pass={dot.pass}>
-          <title>{`${dot.title}, ${dot.readingFt.toFixed(1)} ft on ${dot.runId}, on the way ${dot.pass}`}</title>
+          <title>{`${dot.title}, ${dot.readingFt.toFixed(1)} ft on ${lane.name}, on the way ${dot.pass}`}</title>
           {dot === current && <circle className={styles['ring']} cx={dot.x} cy={y} r={11} />}
           <Mark
             dot={dot}

@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import type { Run } from '#core/job/run';
 import { CLEANED_BEFORE, ZERO_PLACES } from '#core/log/vocabulary';
 import { sayCode } from '../shared/Fields';
@@ -14,7 +15,7 @@ export function RunSetupEdit({ run, onSetup }: Props) {
   const { zero, cleanedBefore } = run;
   return (
     <details className={styles['setup']}>
-      <summary>Set-up of {run.id}</summary>
+      <summary>Set-up of {labelOf(run)}</summary>
       <label>
         Cleaned before
         <select

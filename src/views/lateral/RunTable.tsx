@@ -31,9 +31,9 @@ export function RunTable({ runs, setups, onSetup }: Props) {
           {runs.map((run) => (
             <tr key={run.id}>
               <th scope="row">
-                {run.id}{' '}
+                {run.name}{' '}
                 <span>
-                  from {run.accessId}, {run.facing}
+                  from {run.from}, {run.facing}
                 </span>
               </th>
               <td className={styles['near']}>{sayOrigin(run)}</td>

@@ -1,3 +1,4 @@
+import { useNameOf } from '../shared/names';
 import type { TieSuggestion } from '#core/measure/join/suggest';
 import form from '../shared/form.module.css';
 import { foot } from './say';
@@ -12,6 +13,7 @@ type Props = {
 
 /** Ties that Chert offers: what lines up in two runs, and why. Nothing is tied until it is accepted. */
 export function Suggestions({ suggestions, readingOf, onAccept, onRefuse }: Props) {
+  const nameOf = useNameOf();
   if (suggestions.length === 0) return null;
   return (
     <section className={styles['offers']} aria-labelledby="offers-title">
@@ -25,7 +27,10 @@ export function Suggestions({ suggestions, readingOf, onAccept, onRefuse }: Prop
               <strong>{one.label}</strong>
               {': '}
               {one.sightings
-                .map(({ runId, entryId }) => `${runId} ${foot(readingOf(runId, entryId) ?? 0)}`)
+                .map(
+                  ({ runId, entryId }) =>
+                    `${nameOf(runId)} ${foot(readingOf(runId, entryId) ?? 0)}`,
+                )
                 .join(' and ')}
               {one.tieId && `, with ${one.tieId}`}
               <span>{one.evidence}</span>

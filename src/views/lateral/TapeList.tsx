@@ -1,3 +1,4 @@
+import { useNameOf } from '../shared/names';
 import { Trash2 } from 'lucide-react';
 import type { Span } from '#core/job/inspection';
 import { foot } from './say';
@@ -7,11 +8,13 @@ type Props = { readonly spans: readonly Span[]; readonly onDrop: (span: Span) =>
 
 /** The taped distances between accesses. */
 export function TapeList({ spans, onDrop }: Props) {
+  const nameOf = useNameOf();
   if (spans.length === 0) return null;
   return (
     <ul className={styles['ties']} aria-label="Tapes">
       {spans.map((span) => {
-        const { fromAccessPointId: from, toAccessPointId: to, alongFt } = span;
+        const { alongFt } = span;
+        const [from, to] = [nameOf(span.fromAccessPointId), nameOf(span.toAccessPointId)];
         return (
           <li key={`${from} ${to}`}>
             <p className={styles['tape']}>

@@ -1,3 +1,4 @@
+import { useNameOf } from '../shared/names';
 import { Unlink } from 'lucide-react';
 import type { PlacedTie } from '#core/measure/join/join';
 import type { Remedy } from '#core/measure/join/causes/cause';
@@ -34,6 +35,7 @@ type Props = {
 
 /** The ties of the line: where each lies, how sure, and what does not fit. */
 export function TieList(props: Props) {
+  const nameOf = useNameOf();
   const { ties, misfits, before, chosen, readingOf, onChoose, onDrop, onRemedy } = props;
   return (
     <>
@@ -81,7 +83,7 @@ export function TieList(props: Props) {
                   {tie.sightings.map(({ runId, entryId, residualFt }, index) => (
                     <span key={`${runId} ${entryId}`}>
                       {index > 0 && ' · '}
-                      {runId} {sayReading(readingOf(runId, entryId))}
+                      {nameOf(runId)} {sayReading(readingOf(runId, entryId))}
                       {tie.stationFt !== null && ` (${signed(residualFt)})`}
                     </span>
                   ))}

@@ -17,7 +17,7 @@ type Props = {
 /** Ties and tapes: those there are, those that do not fit, those that Chert offers, and a line to add one. */
 export function TiesPanel({ model, spans, work }: Props) {
   const [first, second] = model.runs;
-  const example = `${first?.id ?? 'R1'} 27.5 = ${second?.id ?? 'R2'} 14, kitchen tee`;
+  const example = `${first?.name ?? 'R1'} 27.5 = ${second?.name ?? 'R2'} 14, kitchen tee`;
   return (
     <Panel id="ties" title="Ties" count={model.ties.length + spans.length}>
       <AddTie example={example} onLine={work.type} />

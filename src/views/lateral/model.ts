@@ -34,7 +34,9 @@ export type LateralRequest = {
 /** A run as its row shows it. */
 export type RunRow = {
   readonly id: string;
-  readonly accessId: string;
+  /** The run and its access point as people call them. */
+  readonly name: string;
+  readonly from: string;
   readonly facing: 'downstream' | 'upstream';
   readonly placed: boolean;
   readonly abandoned: boolean;
@@ -115,7 +117,8 @@ export function computeLateral(request: LateralRequest): LateralModel {
     ),
     runs: [...lateral.axes, ...lateral.unplaced].map((axis) => ({
       id: axis.run.id,
-      accessId: axis.run.accessPointId,
+      name: axis.name,
+      from: axis.from,
       facing: axis.run.facing,
       placed: axis.placed,
       abandoned: axis.run.outcome === 'abandoned',

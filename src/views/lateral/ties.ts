@@ -3,7 +3,7 @@ import type { Decision, Tie } from '#core/job/inspection';
 import type { FactsChange } from '#core/job/facts';
 import type { Remedy } from '#core/measure/join/causes/cause';
 import type { TieSuggestion } from '#core/measure/join/suggest';
-import type { Change } from '../device/changes';
+import type { Doing } from '#client/job-on-device';
 import type { JobOnDevice } from '../device/useJob';
 import {
   holding,
@@ -14,7 +14,7 @@ import {
 } from '#core/measure/join/tie-spots';
 import type { PlacedTie } from '#core/measure/join/join';
 
-const tiesChange = (ties: FactsChange['ties']): Change => ({ what: 'facts', facts: { ties: ties! } }); // prettier-ignore
+const tiesChange = (ties: FactsChange['ties']): Doing => ({ what: 'facts', facts: { ties: ties! } }); // prettier-ignore
 
 /** What can be done to the ties of a job, each as one change. */
 export function tieActions(job: JobOnDevice, placed: readonly PlacedTie[]) {

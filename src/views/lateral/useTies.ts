@@ -1,3 +1,4 @@
+import { labelIn } from '#core/job/labels';
 import { useEffect, useMemo, useState } from 'react';
 import { foldLog } from '#core/log/fold';
 import { sayEntry } from '#core/log/say-entry';
@@ -96,13 +97,14 @@ export function useTies(job: JobOnDevice, model: LateralModel) {
     },
     /** Ties or tapes what a line says; returns what is wrong with it. */
     type: (line: string): string | null => {
-      const tape = parseTape(line, inspection.accessPoints.map(({ id }) => id));
+      const tape = parseTape(line, inspection.accessPoints);
       if (tape) {
         changeSpans(withTape(inspection.spans ?? [], tape));
-        settle(`${tape.fromAccessPointId} to ${tape.toAccessPointId} taped.`);
+        const nameOf = (id: string) => labelIn(inspection.accessPoints, id);
+        settle(`${nameOf(tape.fromAccessPointId)} to ${nameOf(tape.toAccessPointId)} taped.`);
         return null;
       }
-      const typed = parseTie(line, new Map(model.runs.map(({ id }) => [id, logs.get(id)!])));
+      const typed = parseTie(line, new Map(model.runs.map(({ id }) => [id, logs.get(id)!])), (id) => labelIn(inspection.runs, id));
       if (!typed.ok) return typed.why;
       return tie(typed.sightings, typed.label === '' ? undefined : typed.label);
     },

@@ -1,20 +1,21 @@
+import type { StoredJob } from '#client/job-keeper';
+import { labelIn } from '#core/job/labels';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { type Fault, sayFault } from '#core/base/fault';
 import { type CsvTable, readCsv } from '#core/formats/csv';
 import { entriesOfRows, matchColumns, type Matching, readObservations } from '#core/formats/observations-csv'; // prettier-ignore
-import type { Inspection } from '#core/job/inspection';
 import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
 import { Panel } from '../shared/Panel';
-import { localInstant } from '../shared/time';
+import { localInstant } from '#client/time';
 import { useLight } from '../shared/useLight';
 import { useReady } from '../shared/useReady';
 import styles from './Observations.module.css';
 
-type Props = { readonly inspection: Inspection; readonly preferences: Preferences; readonly light: Light }; // prettier-ignore
+type Props = { readonly stored: StoredJob; readonly preferences: Preferences; readonly light: Light }; // prettier-ignore
 
 const LABELS: Readonly<Record<keyof Matching, string>> = {
   reading: 'Reading, ft',
@@ -26,7 +27,7 @@ const LABELS: Readonly<Record<keyof Matching, string>> = {
 };
 
 /** Brings observations of others into a run's log: columns matched, every row shown as it would be logged. */
-export function ObservationsScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+export function ObservationsScreen({ stored, preferences, light: storedLight }: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -60,7 +61,7 @@ export function ObservationsScreen({ inspection: stored, preferences, light: sto
     if (!entries.ok) return setFaults(entries.faults);
     for (const entry of entries.value) job.change({ what: 'entry', runId, entry });
     setTable(null);
-    setSaid(`${entries.value.length} entries were logged to run ${runId}.`);
+    setSaid(`${entries.value.length} entries were logged to run ${labelIn(inspection.runs, runId)}.`);
   };
   const problems = [...faults, ...(read && !read.ok ? read.faults : [])];
   return (
@@ -81,9 +82,9 @@ export function ObservationsScreen({ inspection: stored, preferences, light: sto
                 <label>
                   Run
                   <select value={runId} onChange={(event) => setRunId(event.target.value)}>
-                    {inspection.runs.map(({ id, accessPointId, facing }) => (
+                    {inspection.runs.map(({ id, label = id, accessPointId, facing }) => (
                       <option key={id} value={id}>
-                        {id}, from {accessPointId}, {facing}
+                        {label}, from {labelIn(inspection.accessPoints, accessPointId)}, {facing}
                       </option>
                     ))}
                   </select>

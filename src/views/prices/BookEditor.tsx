@@ -7,7 +7,7 @@ import { PRICE_KEYS, PRICE_TABLE } from '#core/repair/prices/price-table';
 import { Troubles } from '../shared/Fields';
 import { sayFaults } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
-import { localDay } from '../shared/time';
+import { localDay } from '#client/time';
 import styles from './Prices.module.css';
 
 type Props = {

@@ -1,5 +1,5 @@
+import type { StoredJob } from '#client/job-keeper';
 import { useDeferredValue, useMemo } from 'react';
-import type { Inspection } from '#core/job/inspection';
 import { countWaiting } from '#core/judge/waiting';
 import { derive } from '#core/derive';
 import type { Preferences } from '#core/site/equipment';
@@ -12,13 +12,13 @@ import styles from './Repairs.module.css';
 import { RepairsWork } from './RepairsWork';
 
 type Props = {
-  readonly inspection: Inspection;
+  readonly stored: StoredJob;
   readonly preferences: Preferences;
   readonly light: Light;
 };
 
 /** What to do about the findings: plans side by side, why the pick, and what each comes to over the years. */
-export function RepairsScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+export function RepairsScreen({ stored, preferences, light: storedLight }: Props) {
   const job = useJob(stored);
   const [light, switchLight] = useLight(storedLight);
   // What is pressed answers at once; all that follows from it is drawn as there is time.

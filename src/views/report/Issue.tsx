@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Issue as Check } from '#core/judge/check';
-import { postJson } from '../shared/api';
+import { postJson } from '#client/api';
 import styles from './Report.module.css';
 import { type IssuedVersion, sayAt } from './say';
 

@@ -1,3 +1,4 @@
+import type { StoredJob } from '#client/job-keeper';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { derive } from '#core/derive';
 import type { Inspection } from '#core/job/inspection';
@@ -32,7 +33,7 @@ import { Wording } from './Wording';
 import { WorkingDays } from './WorkingDays';
 
 type Props = {
-  readonly inspection: Inspection;
+  readonly stored: StoredJob;
   /** Earlier jobs on the same property. */
   readonly earlier: readonly Inspection[];
   readonly versions: readonly IssuedVersion[];
@@ -44,7 +45,7 @@ type Props = {
 /** The report as the buyer will read it, with all that it takes to word, issue and hand it on. */
 export function ReportScreen(props: Props) {
   const { earlier, versions, links, now } = props;
-  const job = useJob(props.inspection);
+  const job = useJob(props.stored);
   const [light, switchLight] = useLight(props.light);
   const [reader, setReader] = useState<Reader>('buyer');
   const ready = useReady();

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { READER_NAMES, READERS } from '#core/report/documents';
-import { postJson } from '../shared/api';
+import { postJson } from '#client/api';
 import styles from './Report.module.css';
 
 type Props = {

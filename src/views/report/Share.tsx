@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type Sent, postJson, sendJson } from '../shared/api';
+import { type Sent, postJson, sendJson } from '#client/api';
 import styles from './Report.module.css';
 import { sayAt } from './say';
 

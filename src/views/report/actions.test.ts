@@ -4,7 +4,7 @@ import type { Inspection } from '#core/job/inspection';
 import { derive } from '#core/derive';
 import { composeReport } from '#core/report/compose';
 import { demoInspection } from '#core/testing/demo-inspections';
-import type { Change } from '../device/changes';
+import type { Doing } from '#client/job-on-device';
 import type { JobOnDevice } from '../device/useJob';
 import { repairActions } from '../repairs/actions';
 import { reportActions } from './actions';
@@ -12,7 +12,7 @@ import { reportActions } from './actions';
 /** A job that takes changes of its facts as the device does. */
 function jobOf(inspection: Inspection) {
   let now = inspection;
-  const change = (one: Change) => {
+  const change = (one: Doing) => {
     if (one.what !== 'facts') throw new Error(one.what);
     now = applyFacts(now, one.facts as FactsChange);
   };

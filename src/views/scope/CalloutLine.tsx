@@ -1,3 +1,4 @@
+import { useLineDraft } from './useLineDraft';
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { parseCallout } from '#core/callout/parse';
@@ -28,7 +29,6 @@ type Props = {
   readonly onView: () => void;
 };
 
-const lineKey = (jobId: string) => `chert:line:${jobId}`;
 const FLAG_KEYS = ['F9', 'MediaPlayPause'];
 
 /** Whether the log would take a draft: a locate without its depth has to wait for it. */
@@ -49,21 +49,16 @@ export function CalloutLine(props: Props) {
   const preview = usePreview(line, scope, inspection, run);
   const jobId = inspection.job.id;
 
-  useEffect(() => {
-    // A line typed before the page was left or lost comes back.
-    const kept = window.localStorage.getItem(lineKey(jobId));
-    if (kept) onLine(kept);
-  }, [jobId, onLine]);
+  useLineDraft(jobId, line, onLine);
   useEffect(() => {
     // Focus that somebody has already put elsewhere stays there.
     if (ready && document.activeElement === document.body) input.current?.focus();
   }, [ready]);
   useEffect(() => {
-    window.localStorage.setItem(lineKey(jobId), line);
     setAsked(false);
     // A correction begun from a row of the log goes on here.
     if (line.startsWith('correct ')) input.current?.focus();
-  }, [jobId, line]);
+  }, [line]);
 
   const append = (drafts: readonly EntryDraft[], text: string) => {
     onAppend(drafts);

@@ -1,9 +1,10 @@
+import { labelOf } from '#core/job/labels';
 import { Cable, Camera, CircleStop, Mic } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
 import type { Entry } from '#core/log/entry';
 import { sayEntry } from '#core/log/say-entry';
-import { checkStill } from '../device/still';
+import { checkStill } from '#client/still';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
 import { stillTarget } from './stills';
@@ -75,7 +76,7 @@ export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStil
       ) : (
         <div className={styles['none']}>
           <p>
-            No picture at <b>{counterFt.toFixed(1)}</b> ft, run {run.id}.
+            No picture at <b>{counterFt.toFixed(1)}</b> ft, run {labelOf(run)}.
           </p>
           <p>A still from this device stands here, with the thing it shows.</p>
         </div>

@@ -1,3 +1,5 @@
+import { ulid } from 'ulid';
+import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/job/labels';
 import { type FormEvent, useEffect, useState } from 'react';
 import { VALIDATION } from '#core/base/joi';
 import { type AccessPoint, accessPointSchema } from '#core/job/access-point';
@@ -12,10 +14,10 @@ import {
   ZONES,
 } from '#core/log/vocabulary';
 import type { Equipment } from '#core/site/equipment';
-import type { Change } from '../device/changes';
+import type { Doing } from '#client/job-on-device';
 import { useReady } from '../shared/useReady';
 import { Field, sayCode, Select, Troubles } from '../shared/Fields';
-import { faultsOf, freeName, letterAt, readForm } from '../shared/form-data';
+import { faultsOf, readForm } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { Cautions } from './Cautions';
 import styles from './RunSetup.module.css';
@@ -23,7 +25,7 @@ import styles from './RunSetup.module.css';
 type Props = {
   readonly inspection: Inspection;
   readonly equipment: Equipment;
-  readonly onChange: (change: Change) => void;
+  readonly onChange: (change: Doing) => void;
   readonly onRun: (run: Run) => void;
   readonly onCancel: (() => void) | undefined;
 };
@@ -51,14 +53,10 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
   const start = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const { text, number } = readForm(event.currentTarget);
-    const id = isNew
-      ? freeName(
-          accessPoints.map((one) => one.id),
-          letterAt,
-        )
-      : accessId;
+    const id = isNew ? ulid() : accessId;
     const access = {
       id,
+      label: freeLabel(accessPoints, accessNameAt),
       kind: text('kind'),
       diameterIn: number('diameterIn'),
       material: text('material'),
@@ -69,15 +67,13 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
     };
     const isNewLine = lineId === NEW;
     const newLine = {
-      id: freeName([...lines.map((one) => one.id), 'L1'], (index) => `L${index + 1}`),
+      id: ulid(),
       label: text('lineLabel'),
       joins: MAIN_LINE.id,
     };
     const setup = {
-      id: freeName(
-        runs.map((run) => run.id),
-        (index) => `R${index + 1}`,
-      ),
+      id: ulid(),
+      label: freeLabel(runs, runNameAt),
       accessPointId: id,
       ...(lineId === '' ? {} : { lineId: isNewLine ? newLine.id : lineId }),
       facing: text('facing'),
@@ -129,9 +125,9 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
                 value={accessId}
                 onChange={(event) => setAccessId(event.target.value)}
               >
-                {accessPoints.map(({ id, kind, place }) => (
+                {accessPoints.map(({ id, label = id, kind, place }) => (
                   <option key={id} value={id}>
-                    {id}: {sayCode(kind)}
+                    {label}: {sayCode(kind)}
                     {place ? `, ${place}` : ''}
                   </option>
                 ))}
@@ -232,7 +228,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
                       .filter((one) => one.id !== accessId)
                       .map((one) => (
                         <option key={one.id} value={one.id}>
-                          {one.id}
+                          {labelOf(one)}
                         </option>
                       ))}
                   </select>

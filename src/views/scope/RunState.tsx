@@ -1,3 +1,4 @@
+import { labelIn, labelOf } from '#core/job/labels';
 import { useEffect, useState } from 'react';
 import { sayFt } from '#core/base/numbers';
 import type { Inspection } from '#core/job/inspection';
@@ -73,7 +74,7 @@ export function RunState(props: Props) {
       <WalkThings inspection={inspection} place={place} onAppend={onAppend} />
       <div className={styles['part']}>
         <h2>Run</h2>
-        <p>{sayRun(run)}</p>
+        <p>{sayRun(run, labelIn(inspection.accessPoints, run.accessPointId))}</p>
         <div className={styles['runs']}>
           {inspection.runs.length > 1 && (
             <select
@@ -81,9 +82,9 @@ export function RunState(props: Props) {
               value={run.id}
               onChange={(event) => onRun(event.target.value)}
             >
-              {inspection.runs.map(({ id, accessPointId, facing }) => (
+              {inspection.runs.map(({ id, label = id, accessPointId, facing }) => (
                 <option key={id} value={id}>
-                  {id}: {accessPointId}, {facing}
+                  {label}: {labelIn(inspection.accessPoints, accessPointId)}, {facing}
                 </option>
               ))}
             </select>
@@ -106,12 +107,12 @@ export function RunState(props: Props) {
 }
 
 /** The set-up in force, in a line. */
-function sayRun(run: Run): string {
+function sayRun(run: Run, from: string): string {
   const setup = run.entries.findLast((entry) => entry.kind === 'setup');
   const head = setup?.head ?? run.head;
   const aid = setup?.aid ?? run.aid;
   return [
-    `${run.id} from ${run.accessPointId}, facing ${run.facing}`,
+    `${labelOf(run)} from ${from}, facing ${run.facing}`,
     `zero at the ${run.zero.at.replace('-', ' ')}`,
     ...(head ? [head] : []),
     ...(aid === 'none' ? [] : [`${aid} on`]),

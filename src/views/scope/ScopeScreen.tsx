@@ -1,5 +1,6 @@
+import type { StoredJob } from '#client/job-keeper';
+import { labelIn } from '#core/job/labels';
 import { useCallback, useDeferredValue, useEffect, useState } from 'react';
-import type { Inspection } from '#core/job/inspection';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import { countWaiting } from '#core/judge/waiting';
 import type { Entry, EntryDraft } from '#core/log/entry';
@@ -28,13 +29,13 @@ import { useVoice } from './useVoice';
 import { VIEWS, type View, ViewSwitch } from './ViewSwitch';
 
 type Props = {
-  readonly inspection: Inspection;
+  readonly stored: StoredJob;
   readonly preferences: Preferences;
   readonly light: Light;
 };
 
 /** The field screen: the Section, the picture, the tape, the state of the run and the call-out line. */
-export function ScopeScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+export function ScopeScreen({ stored, preferences, light: storedLight }: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -52,7 +53,7 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
     const query = new URLSearchParams(window.location.search);
     if (query.has('access')) setSettingUp(true);
     // Other screens send here to the entry that something hangs on.
-    const wanted = stored.runs.find(({ id }) => id === query.get('run'));
+    const wanted = stored.inspection.runs.find(({ id }) => id === query.get('run'));
     if (wanted) showRun(wanted);
     if (query.has('entry')) setChosenId(query.get('entry'));
     if (query.get('view') === 'leave') setView('leave');
@@ -138,7 +139,11 @@ export function ScopeScreen({ inspection: stored, preferences, light: storedLigh
         stage="scope"
         light={light}
         onLight={switchLight}
-        detail={run ? `from ${run.accessPointId}, facing ${run.facing}` : undefined}
+        detail={
+          run
+            ? `from ${labelIn(job.inspection.accessPoints, run.accessPointId)}, facing ${run.facing}`
+            : undefined
+        }
         waiting={countWaiting(scope.derived)}
       />
       <main className={styles['work']}>

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { Decision } from '#core/job/inspection';
 import type { ToClear } from '#core/judge/to-clear';
-import { localInstant } from '../shared/time';
+import { localInstant } from '#client/time';
 
 /** The decision that the site was left, with what was open then and why. */
 export function leavingOf(reason: string, open: readonly ToClear[], now: Date): Decision {

@@ -6,7 +6,7 @@ import { VALIDATION } from '#core/base/joi';
 import { parseCallout } from '#core/callout/parse';
 import { sayEntry } from '#core/log/say-entry';
 import { type Preferences, preferencesSchema } from '#core/site/equipment';
-import { sendJson } from '../shared/api';
+import { sendJson } from '#client/api';
 import { Exchange } from './Exchange';
 import { fromFields, toFields } from './judgement-fields';
 import { JudgementPart } from './JudgementPart';

@@ -26,13 +26,3 @@ export const faultsOf = (
   error: Parameters<typeof faultsFromJoi>[0] | undefined,
   labels: Readonly<Record<string, string>>,
 ): string[] => (error ? sayFaults(faultsFromJoi(error), labels) : []);
-
-/** The first free name of the kind A, B, C … or R1, R2 … */
-export function freeName(taken: readonly string[], nameAt: (index: number) => string): string {
-  for (let index = 0; ; index += 1) if (!taken.includes(nameAt(index))) return nameAt(index);
-}
-
-/** A, B … Z, AA … */
-export const letterAt = (index: number): string =>
-  (index >= 26 ? letterAt(Math.floor(index / 26) - 1) : '') +
-  String.fromCharCode(65 + (index % 26));

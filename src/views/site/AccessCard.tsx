@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import { useState } from 'react';
 import { sayFt } from '#core/base/numbers';
 import type { AccessPoint } from '#core/job/access-point';
@@ -30,7 +31,8 @@ export function AccessCard({ jobId, order, ranked, isChosen, onChoose, onAccess 
   const [isChanging, setChanging] = useState(false);
   const [isRefusing, setRefusing] = useState(false);
   const [why, setWhy] = useState('');
-  const name = `${access.id}: ${sayCode(access.kind)}`;
+  const label = labelOf(access);
+  const name = `${label}: ${sayCode(access.kind)}`;
   const refuse = () => {
     if (why.trim() === '') return;
     onAccess({ ...access, usable: false, obstacle: why.trim() });
@@ -75,7 +77,7 @@ export function AccessCard({ jobId, order, ranked, isChosen, onChoose, onAccess 
         />
       ) : isRefusing ? (
         <div className={styles['refuse']}>
-          <label htmlFor={`why-${access.id}`}>Why not {access.id}? It becomes advice.</label>
+          <label htmlFor={`why-${access.id}`}>Why not {label}? It becomes advice.</label>
           <input
             id={`why-${access.id}`}
             value={why}
@@ -111,15 +113,15 @@ export function AccessCard({ jobId, order, ranked, isChosen, onChoose, onAccess 
                 className={form['act']}
                 href={`/jobs/${encodeURIComponent(jobId)}/scope?access=${encodeURIComponent(access.id)}`}
               >
-                Scope from {access.id}
+                Scope from {label}
               </a>
               <button className={form['plain']} type="button" onClick={() => setRefusing(true)}>
-                Refuse {access.id}
+                Refuse {label}
               </button>
             </>
           )}
           <button className={form['plain']} type="button" onClick={() => setChanging(true)}>
-            Change {access.id}
+            Change {label}
           </button>
           <button
             className={form['plain']}

@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import { type FormEvent, useState } from 'react';
 import { VALIDATION } from '#core/base/joi';
 import { type AccessPoint, accessPointSchema } from '#core/job/access-point';
@@ -32,7 +33,7 @@ const ALONG_WORDS = [
 export function AccessForm({ access, onAccess, onCancel }: Props) {
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const ready = useReady();
-  const at = (name: string) => `${name}-${access.id}`;
+  const at = (name: string) => `${name}-${labelOf(access)}`;
   const save = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const { text, number } = readForm(event.currentTarget);

@@ -1,11 +1,12 @@
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
+import type { Job } from '#core/job/job';
 import { checkFacts, type FactsChange } from '#core/job/facts';
 import type { Inspection } from '#core/job/inspection';
 import { FOUNDATIONS, OCCUPANCIES } from '#core/job/property';
 import { Field, Select, Troubles } from '../shared/Fields';
 import { readForm, sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
-import { instantOfFields } from '../shared/time';
+import { instantOfFields } from '#client/time';
 import { useReady } from '../shared/useReady';
 import styles from './SiteScreen.module.css';
 
@@ -39,48 +40,79 @@ const DUTIES = [
   ['to-property-line', 'to the property line'],
 ] as const;
 
-/** What was agreed and what is known of the house; saved as a whole, on this device first. */
+/** Reads the form as facts. A day that is cleared is a fault, said by its field. */
+function readFacts(element: HTMLFormElement, job: Job): FactsChange {
+  const { text, number } = readForm(element);
+  const optional = (name: string) => (text(name) === '' ? null : number(name));
+  const day = text('day');
+  return {
+    job: {
+      title: text('title'),
+      client: text('client'),
+      inspector: text('inspector'),
+      scheduledFor: day === '' ? '' : keptInstant(job.scheduledFor, day, text('time')),
+      inspectionPeriodEndsOn: text('endsOn') || null,
+      purpose: text('purpose'),
+      complaint: text('complaint') || null,
+      scope: text('scope'),
+      responsibility: text('responsibility'),
+    },
+    property: {
+      address: text('address'),
+      yearBuilt: optional('yearBuilt'),
+      households: number('households'),
+      bathrooms: optional('bathrooms'),
+      occupancy: text('occupancy'),
+      foundation: text('foundation'),
+      frontFaces: text('frontFaces') || null,
+    },
+  } as unknown as FactsChange;
+}
+
+/** The fields that were changed since they were shown. */
+function changedFacts(before: FactsChange, said: FactsChange): FactsChange {
+  const changed = <T extends object>(was: T | undefined, is: T | undefined) =>
+    Object.fromEntries(
+      Object.entries(is ?? {}).filter(
+        ([key, value]) => !Object.is((was as Record<string, unknown> | undefined)?.[key], value),
+      ),
+    );
+  return {
+    job: changed(before.job, said.job),
+    property: changed(before.property, said.property),
+  };
+}
+
+/** What was agreed and what is known of the house; saved on this device first. */
 export function FactsForm({ inspection, onFacts }: Props) {
   const { job, property } = inspection;
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [isKept, setKept] = useState(false);
   const ready = useReady();
 
+  const element = useRef<HTMLFormElement>(null);
+  // What the form showed: only what was changed in it is set, whatever came from elsewhere meanwhile.
+  const before = useRef<FactsChange>({});
+  useEffect(() => {
+    if (ready && element.current) before.current = readFacts(element.current, job);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- as it was when the form came alive
+  }, [ready]);
+
   const save = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const { text, number } = readForm(event.currentTarget);
-    const optional = (name: string) => (text(name) === '' ? null : number(name));
-    const day = text('day');
-    const facts = {
-      job: {
-        title: text('title'),
-        client: text('client'),
-        inspector: text('inspector'),
-        scheduledFor: day === '' ? '' : keptInstant(job.scheduledFor, day, text('time')),
-        inspectionPeriodEndsOn: text('endsOn') || null,
-        purpose: text('purpose'),
-        complaint: text('complaint') || null,
-        scope: text('scope'),
-        responsibility: text('responsibility'),
-      },
-      property: {
-        address: text('address'),
-        yearBuilt: optional('yearBuilt'),
-        households: number('households'),
-        bathrooms: optional('bathrooms'),
-        occupancy: text('occupancy'),
-        foundation: text('foundation'),
-        frontFaces: text('frontFaces') || null,
-      },
-    } as unknown as FactsChange;
+    const said = readFacts(event.currentTarget, job);
+    const facts = changedFacts(before.current, said);
     const checked = checkFacts(inspection, facts);
     setTrouble(checked.ok ? [] : sayFaults(checked.faults, LABELS));
     setKept(checked.ok);
-    if (checked.ok) onFacts(facts);
+    if (!checked.ok) return;
+    before.current = said;
+    onFacts(facts);
   };
 
   return (
     <form
+      ref={element}
       className={styles['facts']}
       onSubmit={save}
       onChange={() => setKept(false)}

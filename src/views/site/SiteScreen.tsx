@@ -1,13 +1,14 @@
+import type { StoredJob } from '#client/job-keeper';
+import { ulid } from 'ulid';
+import { accessNameAt, freeLabel, labelOf } from '#core/job/labels';
 import { useState } from 'react';
 import { cautionsFor } from '#core/cautions';
 import type { AccessPoint } from '#core/job/access-point';
-import type { Inspection } from '#core/job/inspection';
 import type { Preferences } from '#core/site/equipment';
 import { rankAccess } from '#core/site/rank-access';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
-import { freeName, letterAt } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useLight } from '../shared/useLight';
 import { AccessCard } from './AccessCard';
@@ -17,28 +18,27 @@ import styles from './SiteScreen.module.css';
 import { Walk } from './Walk';
 
 type Props = {
-  readonly inspection: Inspection;
+  readonly stored: StoredJob;
   readonly preferences: Preferences;
   readonly light: Light;
 };
 
 /** Arriving: the ways in, in the order to try them; what stands over the line; the facts of the job. */
-export function SiteScreen({ inspection: stored, preferences, light: storedLight }: Props) {
+export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const { accessPoints, runs } = inspection;
   const [light, switchLight] = useLight(storedLight);
-  const [isAdding, setAdding] = useState(stored.accessPoints.length === 0);
+  const [isAdding, setAdding] = useState(stored.inspection.accessPoints.length === 0);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const usedIds = new Set(runs.map(({ accessPointId }) => accessPointId));
   const ranked = rankAccess(accessPoints, preferences.equipment, usedIds);
   const chosen = ranked.find(({ access }) => access.id === chosenId) ?? ranked[0];
   const keep = (access: AccessPoint) => job.change({ what: 'access', access });
+  const freshLabel = freeLabel(accessPoints, accessNameAt);
   const fresh: AccessPoint = {
-    id: freeName(
-      accessPoints.map(({ id }) => id),
-      letterAt,
-    ),
+    id: freshLabel,
+    label: freshLabel,
     kind: 'cleanout',
     diameterIn: 4,
     material: 'abs',
@@ -70,12 +70,12 @@ export function SiteScreen({ inspection: stored, preferences, light: storedLight
             )}
             {isAdding && (
               <div className={styles['adding']}>
-                <h2>Access point {fresh.id}</h2>
+                <h2>Access point {freshLabel}</h2>
                 <AccessForm
                   key={fresh.id}
                   access={fresh}
                   onAccess={(access) => {
-                    keep(access);
+                    keep({ ...access, id: ulid() });
                     setAdding(false);
                   }}
                   {...(ranked.length > 0 ? { onCancel: () => setAdding(false) } : {})}
@@ -119,7 +119,7 @@ export function SiteScreen({ inspection: stored, preferences, light: storedLight
         <div className={styles['side']}>
           {chosen && (
             <section className={styles['cautions']} aria-labelledby="cautions-title">
-              <h2 id="cautions-title">Before you open {chosen.access.id}</h2>
+              <h2 id="cautions-title">Before you open {labelOf(chosen.access)}</h2>
               <ul>
                 {cautionsFor(chosen.access).map(({ about, text }) => (
                   <li key={about}>

@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { ulid } from 'ulid';
@@ -32,7 +33,12 @@ export function Walk({ inspection, onSurroundings }: Props) {
     inspection.runs.flatMap((run) =>
       run.entries.flatMap((entry) =>
         entry.kind === 'surface' && entry.seenOnWalk
-          ? [[entry.seenOnWalk, `${entry.readingFt?.toFixed(1) ?? '–'} ft on ${run.id}`] as const]
+          ? [
+              [
+                entry.seenOnWalk,
+                `${entry.readingFt?.toFixed(1) ?? '–'} ft on ${labelOf(run)}`,
+              ] as const,
+            ]
           : [],
       ),
     ),

@@ -7,7 +7,7 @@ export const backUnconfirmed: Check = {
   level: 'warning',
   stand: 'reel',
   find: (context) =>
-    perRun(context, ({ run, log }) => {
+    perRun(context, ({ name, run, log }) => {
       const unconfirmed = context.findings.filter((finding) => {
         if (finding.runIds.length !== 1 || finding.runIds[0] !== run.id || finding.ourDoing)
           return false;
@@ -17,7 +17,7 @@ export const backUnconfirmed: Check = {
       const numbers = sayList(unconfirmed.map(({ number }) => String(number)));
       return [
         {
-          message: `Run ${run.id}: finding${unconfirmed.length > 1 ? 's' : ''} ${numbers} seen on the way out only.`,
+          message: `Run ${name}: finding${unconfirmed.length > 1 ? 's' : ''} ${numbers} seen on the way out only.`,
           action: 'Look again on the way back and log each one there.',
           runIds: [run.id],
           entryIds: unconfirmed.flatMap(({ entryIds }) => entryIds),

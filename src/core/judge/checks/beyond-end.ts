@@ -8,7 +8,7 @@ export const beyondEnd: Check = {
   level: 'blocker',
   stand: 'desk',
   find: (context) =>
-    perRun(context, ({ run, log, home }) => {
+    perRun(context, ({ name, run, log, home }) => {
       if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null))
         return [];
       return log.standing.flatMap((entry) => {
@@ -18,7 +18,7 @@ export const beyondEnd: Check = {
         if (beyond === undefined) return [];
         return [
           {
-            message: `Run ${run.id} ends at ${sayReading(home.farthestFt)}, but the log has a ${entry.kind} at ${sayReading(beyond)}.`,
+            message: `Run ${name} ends at ${sayReading(home.farthestFt)}, but the log has a ${entry.kind} at ${sayReading(beyond)}.`,
             action: 'Correct the footage, or correct the end.',
             runIds: [run.id],
             entryIds: [entry.id],

@@ -7,12 +7,12 @@ export const endUnconfirmed: Check = {
   level: 'blocker',
   stand: 'surface',
   find: (context) =>
-    perRun(context, ({ run, log }) =>
+    perRun(context, ({ name, run, log }) =>
       log.standing.flatMap((entry) =>
         entry.kind === 'end' && endsLine(entry.reason) && entry.confirmedBy === 'none'
           ? [
               {
-                message: `Run ${run.id} ends at ${sayReading(entry.readingFt)} as the ${entry.reason}, not confirmed.`,
+                message: `Run ${name} ends at ${sayReading(entry.readingFt)} as the ${entry.reason}, not confirmed.`,
                 action: 'Confirm it: see the larger pipe or the tank, or locate the head.',
                 runIds: [run.id],
                 entryIds: [entry.id],

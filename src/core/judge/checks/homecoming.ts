@@ -7,11 +7,11 @@ export const homecoming: Check = {
   level: 'warning',
   stand: 'reel',
   find: (context) =>
-    perRun(context, ({ run, home, log }) =>
+    perRun(context, ({ name, run, home, log }) =>
       home.excessive
         ? [
             {
-              message: `Run ${run.id} came home reading ${sayReading(home.homeFt)} from a zero of ${sayReading(home.zeroFt)}: ${sayFt(Math.abs(home.misclosureFt))} ft out.`,
+              message: `Run ${name} came home reading ${sayReading(home.homeFt)} from a zero of ${sayReading(home.zeroFt)}: ${sayFt(Math.abs(home.misclosureFt))} ft out.`,
               action:
                 'Check the zero and the homecoming reading; locate anything that will be dug for.',
               runIds: [run.id],

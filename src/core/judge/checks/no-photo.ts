@@ -7,7 +7,7 @@ export const noPhoto: Check = {
   level: 'warning',
   stand: 'reel',
   find: (context) =>
-    perRun(context, ({ run }) => {
+    perRun(context, ({ name, run }) => {
       const bare = context.findings.filter(
         ({ runIds, severity, photoIds }) =>
           runIds[0] === run.id && severity !== 'slight' && photoIds.length === 0,
@@ -16,7 +16,7 @@ export const noPhoto: Check = {
       const numbers = sayList(bare.map(({ number }) => String(number)));
       return [
         {
-          message: `Run ${run.id}: no still of finding${bare.length > 1 ? 's' : ''} ${numbers}.`,
+          message: `Run ${name}: no still of finding${bare.length > 1 ? 's' : ''} ${numbers}.`,
           action: 'Take a still of each on the way back.',
           runIds: [run.id],
           entryIds: bare.flatMap(({ entryIds }) => entryIds),

@@ -9,7 +9,7 @@ export const readingJump: Check = {
   level: 'warning',
   stand: 'desk',
   find: (context) =>
-    perRun(context, ({ run, log }) => {
+    perRun(context, ({ name, run, log }) => {
       const last: Partial<Record<Entry['pass'], Entry & { readingFt: number }>> = {};
       return log.standing.flatMap((entry) => {
         if (entry.readingFt === null || entry.replaces !== undefined || entry.kind === 'home')
@@ -21,7 +21,7 @@ export const readingJump: Check = {
         if (against < TOLERANCES.readingJumpFt - 1e-9) return [];
         return [
           {
-            message: `Run ${run.id}: the counter went from ${sayReading(before.readingFt)} to ${sayReading(entry.readingFt)} on the way ${entry.pass}, ${sayFt(against)} ft the wrong way.`,
+            message: `Run ${name}: the counter went from ${sayReading(before.readingFt)} to ${sayReading(entry.readingFt)} on the way ${entry.pass}, ${sayFt(against)} ft the wrong way.`,
             action: 'Check both footages; correct the one that was said wrongly.',
             runIds: [run.id],
             entryIds: [before.id, entry.id],

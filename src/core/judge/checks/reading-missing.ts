@@ -14,7 +14,7 @@ export const readingMissing: Check = {
         const ends = [from.stationFt, to.stationFt].sort((a, b) => a - b);
         return [
           {
-            message: `A ${entry.kind} in run ${axis.run.id} has no footage; it lies between ${ends[0]!.toFixed(1)} and ${ends[1]!.toFixed(1)} ft.`,
+            message: `A ${entry.kind} in run ${axis.name} has no footage; it lies between ${ends[0]!.toFixed(1)} and ${ends[1]!.toFixed(1)} ft.`,
             action: 'Say its footage on the way back.',
             runIds: [axis.run.id],
             entryIds: [entry.id],

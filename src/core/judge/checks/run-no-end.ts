@@ -6,12 +6,12 @@ export const runNoEnd: Check = {
   level: 'blocker',
   stand: 'reel',
   find: (context) =>
-    perRun(context, ({ run, log }) =>
+    perRun(context, ({ name, run, log }) =>
       run.outcome === 'abandoned' || log.standing.some((entry) => entry.kind === 'end')
         ? []
         : [
             {
-              message: `Run ${run.id} has no end: nobody said how far it went or why it stopped.`,
+              message: `Run ${name} has no end: nobody said how far it went or why it stopped.`,
               action: 'Log the end: main reached or not reached, and the reason.',
               runIds: [run.id],
               entryIds: [],

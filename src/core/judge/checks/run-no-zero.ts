@@ -6,11 +6,11 @@ export const runNoZero: Check = {
   level: 'blocker',
   stand: 'reel',
   find: (context) =>
-    perRun(context, ({ run }) =>
+    perRun(context, ({ name, run }) =>
       run.zero.at === 'unknown'
         ? [
             {
-              message: `Run ${run.id} has no known zero: its footages start nowhere.`,
+              message: `Run ${name} has no known zero: its footages start nowhere.`,
               action:
                 'Say where the counter was set to zero: rim, base of the riser or horizontal.',
               runIds: [run.id],

@@ -9,8 +9,8 @@ export const runUnplaced: Check = {
     laterals.flatMap((lateral) =>
       lateral.unplaced
         .filter(({ run }) => run.outcome !== 'abandoned')
-        .map(({ run }) => ({
-          message: `Run ${run.id} from access ${run.accessPointId} is not joined to the rest of the line.`,
+        .map(({ run, name, from }) => ({
+          message: `Run ${name} from access ${from} is not joined to the rest of the line.`,
           action: 'Tie a thing that both runs saw, or tape the distance between the two accesses.',
           runIds: [run.id],
           entryIds: [],

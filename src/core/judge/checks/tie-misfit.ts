@@ -24,7 +24,7 @@ export const tieMisfit: Check = {
 export function nameLink(link: Link): string {
   return link.kind === 'tie'
     ? `tie ${link.id} (${link.label})`
-    : `the tape from ${link.fromAccessId} to ${link.toAccessId}`;
+    : `the tape from ${link.fromName} to ${link.toName}`;
 }
 
 /** Says what does not fit, by how much, and whether Chert can tell which it is. */
@@ -47,11 +47,11 @@ function whoseOf(links: readonly Link[]) {
 }
 
 function strainedRuns({ join }: Lateral) {
-  return join.strained.map(({ runId, scale }) => {
+  return join.strained.map(({ runId, name, scale }) => {
     const percent = sayFt(Math.abs(scale - 1) * 100);
     const long = scale < 1 ? 'long' : 'short';
     return {
-      message: `Run ${runId} would have to count ${percent}% too ${long} for its ties to fit: more than a counter slips.`,
+      message: `Run ${name} would have to count ${percent}% too ${long} for its ties to fit: more than a counter slips.`,
       action: 'Check its ties, its zero and the way it faced.',
       runIds: [runId],
       entryIds: join.ties.flatMap(({ sightings }) =>

@@ -6,13 +6,16 @@ export const tieUnchecked: Check = {
   level: 'warning',
   stand: 'desk',
   find: ({ laterals }) =>
-    laterals.flatMap(({ join }) =>
+    laterals.flatMap(({ join, axes, unplaced }) =>
       join.unchecked.flatMap((link) => {
         if (link.kind !== 'tie') return [];
         const runIds = [...new Set(link.sightings.map(({ runId }) => runId))];
+        const names = [...axes, ...unplaced]
+          .filter(({ run }) => runIds.includes(run.id))
+          .map(({ name }) => name);
         return [
           {
-            message: `Tie ${link.id} (${link.label}) alone joins ${runIds.join(' and ')}: nothing checks it.`,
+            message: `Tie ${link.id} (${link.label}) alone joins ${names.join(' and ')}: nothing checks it.`,
             action: 'Tie a second thing that both runs saw, or tape between the accesses.',
             runIds,
             entryIds: link.sightings.map(({ entryId }) => entryId),

@@ -28,7 +28,11 @@ export type LineJoin = {
   /** Ties and spans that alone hold a run. */
   readonly unchecked: readonly Link[];
   /** Runs whose counter would have to be wrong by more than a counter's slip. */
-  readonly strained: readonly { readonly runId: string; readonly scale: number }[];
+  readonly strained: readonly {
+    readonly runId: string;
+    readonly name: string;
+    readonly scale: number;
+  }[];
   readonly originOf: (runId: string) => RunOrigin | null;
   /** The tie that a standing entry is a sighting of. */
   readonly tieOfEntry: (runId: string, entryId: string) => PlacedTie | null;
@@ -64,10 +68,10 @@ export function joinRuns(
     ties: placed,
     misfits: tested.misfits,
     unchecked: [...tested.unchecked],
-    strained: axes.flatMap(({ run }) => {
+    strained: axes.flatMap(({ run, name }) => {
       const origin = origins.get(run.id);
       const isStrained = origin && Math.abs(origin.scale - 1) > TOLERANCES.scaleMisfit;
-      return isStrained ? [{ runId: run.id, scale: origin.scale }] : [];
+      return isStrained ? [{ runId: run.id, name, scale: origin.scale }] : [];
     }),
     originOf: (runId) => origins.get(runId) ?? null,
     tieOfEntry: (runId, entryId) => byEntry.get(entryKey(runId, entryId)) ?? null,
@@ -81,7 +85,7 @@ function linksOf(
   ties: readonly Tie[],
   spans: readonly Span[],
 ): Link[] {
-  const accessIds = new Set([...runs.values()].map(({ run }) => run.accessPointId));
+  const names = new Map([...runs.values()].map(({ run, from }) => [run.accessPointId, from]));
   return [
     ...ties.flatMap((tie): TieLink[] => {
       const sightings = sightingsOf(runs, tie);
@@ -90,12 +94,12 @@ function linksOf(
     ...spans.flatMap((span, index): SpanLink[] => {
       const { fromAccessPointId: fromAccessId, toAccessPointId: toAccessId, alongFt } = span;
       // A tape between accesses of which this line has no run says nothing of this line.
-      if (!accessIds.has(fromAccessId) || !accessIds.has(toAccessId)) return [];
+      const [fromName, toName] = [names.get(fromAccessId), names.get(toAccessId)];
+      if (fromName === undefined || toName === undefined) return [];
       if (fromAccessId === toAccessId) return [];
       const sigmaFt = TOLERANCES.spanSigmaFt + TOLERANCES.spanSigmaRatio * Math.abs(alongFt);
-      return [
-        { kind: 'span', id: `span-${index + 1}`, fromAccessId, toAccessId, alongFt, sigmaFt },
-      ];
+      const id = `span-${index + 1}`;
+      return [{ kind: 'span', id, fromAccessId, toAccessId, fromName, toName, alongFt, sigmaFt }];
     }),
   ];
 }

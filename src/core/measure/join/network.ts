@@ -28,6 +28,9 @@ export type SpanLink = {
   readonly id: string;
   readonly fromAccessId: string;
   readonly toAccessId: string;
+  /** Both as people call them. */
+  readonly fromName: string;
+  readonly toName: string;
   readonly alongFt: number;
   readonly sigmaFt: number;
 };

@@ -1,4 +1,5 @@
 import type { Span } from '../../job/inspection';
+import { labelOf } from '../../job/labels';
 
 /**
  * Reads a typed tape between two accesses: `A to B 42.5`, `tape A B 12 ft`; with a minus, or `upstream`
@@ -6,7 +7,10 @@ import type { Span } from '../../job/inspection';
  *
  * @returns `null` when the text names no two of the accesses with a distance.
  */
-export function parseTape(text: string, accessIds: readonly string[]): Span | null {
+export function parseTape(
+  text: string,
+  accessPoints: readonly { readonly id: string; readonly label?: string }[],
+): Span | null {
   const said =
     /^\s*(?:tape[d]?\s+)?(?:from\s+)?(\S+?)[\s,]+(?:to\s+)?(\S+?)[\s,:=]+([-−]?)(\d+(?:\.\d+)?)\s*(?:ft|feet|')?\s*(upstream|downstream)?\s*(?:taped)?\s*$/i.exec(
       text,
@@ -14,7 +18,7 @@ export function parseTape(text: string, accessIds: readonly string[]): Span | nu
   if (!said) return null;
   const [, from, to, minus, feet, way] = said;
   const find = (name: string | undefined) =>
-    accessIds.find((id) => id.toLowerCase() === name?.toLowerCase());
+    accessPoints.find((one) => labelOf(one).toLowerCase() === name?.toLowerCase())?.id;
   const [fromAccessPointId, toAccessPointId] = [find(from), find(to)];
   if (fromAccessPointId === undefined || toAccessPointId === undefined) return null;
   if (fromAccessPointId === toAccessPointId) return null;

@@ -18,8 +18,13 @@ const NEAR_FT = 1;
  * Reads a typed tie: two places or more, `run footage` each, with `=` or `and` between them, and words
  * for a label before or after if wanted: `R1 27.5 = R2 14 kitchen tee`.
  */
-export function parseTie(text: string, logs: ReadonlyMap<string, FoldedLog>): TypedTie {
-  const names = [...logs.keys()].sort((a, b) => b.length - a.length);
+export function parseTie(
+  text: string,
+  logs: ReadonlyMap<string, FoldedLog>,
+  nameOf: (runId: string) => string = (runId) => runId,
+): TypedTie {
+  const byName = new Map([...logs.keys()].map((runId) => [nameOf(runId), runId] as const));
+  const names = [...byName.keys()].sort((a, b) => b.length - a.length);
   const escaped = names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
   const place = new RegExp(`(?<![\\w])(${escaped.join('|')})(?:\\s+at|:)?\\s+(\\d+(?:\\.\\d+)?)\\s*(?:ft|')?`, 'gi'); // prettier-ignore
   const found = names.length === 0 ? [] : [...text.matchAll(place)];
@@ -28,7 +33,8 @@ export function parseTie(text: string, logs: ReadonlyMap<string, FoldedLog>): Ty
   }
   const sightings: { runId: string; entryId: string }[] = [];
   for (const [, name, reading] of found) {
-    const runId = names.find((one) => one.toLowerCase() === name!.toLowerCase())!;
+    const said = names.find((one) => one.toLowerCase() === name!.toLowerCase())!;
+    const runId = byName.get(said)!;
     const near = logs
       .get(runId)!
       .standing.filter((entry) => thingOf(entry) !== null && entry.readingFt !== null)
@@ -36,7 +42,7 @@ export function parseTie(text: string, logs: ReadonlyMap<string, FoldedLog>): Ty
       .filter(({ offFt }) => offFt <= NEAR_FT)
       .sort((a, b) => a.offFt - b.offFt);
     if (!near[0]) {
-      return { ok: false, why: `${runId} has nothing logged within a foot of ${reading}.` };
+      return { ok: false, why: `${said} has nothing logged within a foot of ${reading}.` };
     }
     sightings.push({ runId, entryId: near[0].entry.id });
   }

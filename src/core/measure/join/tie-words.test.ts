@@ -68,7 +68,7 @@ describe('tying one thing to another', () => {
 
 describe('a typed tape', () => {
   const tape = (text: string) => {
-    const span = parseTape(text, ['A', 'B2', 'east']);
+    const span = parseTape(text, [{ id: 'A' }, { id: 'B2' }, { id: 'east' }]);
     return span && `${span.fromAccessPointId} ${span.toAccessPointId} ${span.alongFt}`;
   };
   it.each<[string, string | null]>([
@@ -82,7 +82,9 @@ describe('a typed tape', () => {
     ['A to B2', null],
   ])('%s', (text, expected) => expect(tape(text)).toBe(expected));
   it('takes the place of the one between the same two, whichever way', () => {
-    const [a, b] = ['A to B2 4', 'B2 to A 5'].map((text) => parseTape(text, ['A', 'B2'])!);
+    const [a, b] = ['A to B2 4', 'B2 to A 5'].map((text) =>
+      parseTape(text, [{ id: 'A' }, { id: 'B2' }])!,
+    );
     expect(withTape([a!], b!)).toEqual([b]);
   });
 });

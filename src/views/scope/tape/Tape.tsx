@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import { LocateFixed } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
@@ -92,7 +93,10 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
     px > windowPx.topPx - half - MARGIN_PX && px < windowPx.topPx + half + MARGIN_PX + STEP_PX;
 
   return (
-    <section className={`${panel['panel']} ${styles['tape']}`} aria-label={`Tape of run ${run.id}`}>
+    <section
+      className={`${panel['panel']} ${styles['tape']}`}
+      aria-label={`Tape of run ${labelOf(run)}`}
+    >
       {/* The tape scrolls, so it takes focus for the keyboard. */}
       <div
         ref={box}

@@ -13,10 +13,10 @@ export const capStuck: Rule = {
   conclude: ({ inspection }) =>
     inspection.accessPoints
       .filter(({ usable, obstacle }) => !usable && obstacle !== null && STUCK.test(obstacle))
-      .map(({ id, place }) =>
+      .map(({ id, label = id, place }) =>
         advice(
           null,
-          `Have the cap of access ${id} (${place}) freed with care. It would not come without force, and force may break the line.`,
+          `Have the cap of access ${label} (${place}) freed with care. It would not come without force, and force may break the line.`,
         ),
       ),
 };

@@ -29,7 +29,7 @@ export const headTooBig: Rule = {
         question(
           null,
           'reel',
-          `Run ${axis.run.id} stopped at ${entry.reason === 'bend' ? 'a bend' : 'the end of its push'}.`,
+          `Run ${axis.name} stopped at ${entry.reason === 'bend' ? 'a bend' : 'the end of its push'}.`,
           'Try a smaller head, running water, the skid on or off, and log the change of set-up.',
           { runIds: [axis.run.id], entryIds: [entry.id] },
         ),

@@ -22,7 +22,7 @@ export const inferredOnly: Rule = {
         question(
           null,
           'surface',
-          `The cleanout at ${sayReading(entry.readingFt)} of run ${axis.run.id} is only inferred, and upkeep would hang on it.`,
+          `The cleanout at ${sayReading(entry.readingFt)} of run ${axis.name} is only inferred, and upkeep would hang on it.`,
           'Locate it from above, or look again and log it as confirmed.',
           { runIds: [axis.run.id], entryIds: [entry.id] },
         ),

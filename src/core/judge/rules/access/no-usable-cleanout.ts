@@ -7,7 +7,7 @@ const BURIED = /buried|under (?:the )?(?:soil|deck|paving|patio|slab)|covered|li
 function listBuried(scene: Scene): Conclusion[] {
   const buried = scene.inspection.accessPoints
     .filter(({ obstacle }) => obstacle !== null && BURIED.test(obstacle))
-    .map(({ id, place }) => `access ${id} (${place})`);
+    .map(({ id, label = id, place }) => `access ${label} (${place})`);
   const seen = readSurface(scene)
     .filter(({ what }) => /^buried-(?:cleanout|riser|trap)$/.test(what))
     .map(({ what, where }) => `the ${what.replace('-', ' ')}${where === '' ? '' : ` (${where})`}`);

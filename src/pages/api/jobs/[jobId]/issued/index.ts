@@ -23,7 +23,9 @@ export const POST = endpoint(async (context) => {
   return answer(await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, Date.now()), 201); // prettier-ignore
 });
 
-export const GET = endpoint((context) => answer(listIssued(database(), knownJobId(context))));
+export const GET = endpoint((context) =>
+  answer({ versions: listIssued(database(), knownJobId(context)) }),
+);
 
 export const ALL = endpoint(() => {
   throw refuseMethod('GET or POST');

@@ -8,9 +8,9 @@ import { findMedia, storeMedia } from '#server/media';
 
 /** Stores a still or a voice note under the id the device gave it. */
 export const PUT = endpoint(async (context) => {
+  const bytes = await readBytes(context.request, BODY_LIMITS.media);
   const jobId = knownJobId(context);
   const id = context.params['mediaId'] ?? '';
-  const bytes = await readBytes(context.request, BODY_LIMITS.media);
   const type = mediaTypeOf(bytes);
   if (type === null) {
     throw new Refusal(
@@ -20,7 +20,7 @@ export const PUT = endpoint(async (context) => {
     );
   }
   const media = { type, bytes };
-  const outcome = storeMedia(
+  const { outcome, ...step } = storeMedia(
     database(),
     dataFolder(),
     { jobId, id },
@@ -28,7 +28,7 @@ export const PUT = endpoint(async (context) => {
     new Date().toISOString(),
   );
   if (outcome === 'conflict') throw refuseConflict('still');
-  return answer({ outcome, type }, outcome === 'stored' ? 201 : 200);
+  return answer({ outcome, type, ...step }, outcome === 'stored' ? 201 : 200);
 });
 
 export const GET = endpoint((context) => {

@@ -32,7 +32,9 @@ export const POST = endpoint(async (context) => {
   return answer({ ...link, revokedAt: null, path: `/r/${secret}` }, 201);
 });
 
-export const GET = endpoint((context) => answer(listShares(database(), knownJobId(context))));
+export const GET = endpoint((context) =>
+  answer({ links: listShares(database(), knownJobId(context)) }),
+);
 
 export const ALL = endpoint(() => {
   throw refuseMethod('GET or POST');

@@ -1,8 +1,7 @@
 import { sayGot } from '#core/base/fault';
-import { findDanglingEntries } from '#core/job/references';
 import { checkEntry } from '#core/log/entry';
 import { database } from '#server/database';
-import { appendEntries, listEntryIds } from '#server/entries';
+import { logEntries } from '#server/entries';
 import { answer, refuseConflict, refuseFaults, refuseUnknown } from '#server/http/answer';
 import { BODY_LIMITS, readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -12,12 +11,12 @@ import { hasPart } from '#server/parts';
 /** The most entries taken at once; a device that was offline long sends several times. */
 const MOST_ENTRIES = 1_000;
 
-/** Appends entries to a run's log. Answered only when they are on the disk. */
+/** Appends entries to a run's log. Answered, entry by entry, only when they are on the disk. */
 export const POST = endpoint(async (context) => {
+  const body = await readJson(context.request, BODY_LIMITS.record);
   const jobId = knownJobId(context);
   const runId = context.params['runId'] ?? '';
   if (!hasPart(database(), 'runs', jobId, runId)) throw refuseUnknown('run');
-  const body = await readJson(context.request, BODY_LIMITS.record);
   const sent = (body as { entries?: unknown } | null)?.entries;
   if (!Array.isArray(sent) || sent.length === 0 || sent.length > MOST_ENTRIES) {
     const got = sayGot(sent);
@@ -29,13 +28,16 @@ export const POST = endpoint(async (context) => {
   const faults = checked.flatMap((outcome) => (outcome.ok ? [] : outcome.faults));
   if (faults.length > 0) throw refuseFaults(faults);
   const entries = checked.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
-  const stored = listEntryIds(database(), jobId, runId);
-  const known = new Set([...stored, ...entries.map(({ id }) => id)]);
-  const dangling = findDanglingEntries(entries, known, 'entries');
-  if (dangling.length > 0) throw refuseFaults(dangling);
-  const outcomes = appendEntries(database(), jobId, runId, entries, new Date().toISOString());
+  const { outcomes, ...step } = logEntries(
+    database(),
+    jobId,
+    runId,
+    entries,
+    new Date().toISOString(),
+  );
   if (outcomes.includes('conflict')) throw refuseConflict('entry');
-  return answer({ outcomes }, outcomes.includes('stored') ? 201 : 200);
+  const named = entries.map(({ id }, index) => ({ id, outcome: outcomes[index] }));
+  return answer({ outcomes: named, ...step }, outcomes.includes('stored') ? 201 : 200);
 });
 
 export const ALL = endpoint(() => {

@@ -1,11 +1,11 @@
-import { type Outcome, sendWaiting } from './send';
+import { type Listener, type Outcome, sendWaiting } from './send';
 import { listWaiting } from './store';
 
 /** Waits between tries while the server does not answer, ms. */
 const RETRY_MS = [1_000, 2_000, 3_000, 5_000] as const;
 
 export type SaveState = {
-  readonly kind: 'saved' | 'sending' | 'unreachable';
+  readonly kind: 'saved' | 'sending' | 'unreachable' | 'elsewhere';
   readonly why?: string;
 };
 
@@ -21,11 +21,16 @@ async function alone<T>(jobId: string, act: () => Promise<T>): Promise<T> {
   return (await navigator.locks.request(`chert-send-${jobId}`, act)) as T;
 }
 
-/** Keeps sending what waits on this device until the server has it all. */
+/**
+ * Keeps sending what waits on this device until the server has it all.
+ *
+ * @param device what this device is known by.
+ */
 export function startSender(
   jobId: string,
+  device: () => Promise<string>,
   onState: (state: SaveState) => void,
-  onChange: () => void,
+  onTaken: Listener,
 ): Sender {
   let isSending = false;
   let isStopped = false;
@@ -37,13 +42,14 @@ export function startSender(
     clearTimeout(timer);
     isSending = true;
     onState({ kind: 'sending' });
-    const outcome = await alone(jobId, () => sendWaiting(jobId, onChange)).catch(
-      (error: unknown): Outcome => ({ state: 'unreachable', why: String(error) }),
-    );
+    const outcome = await device()
+      .then((id) => alone(jobId, () => sendWaiting(jobId, id, onTaken)))
+      .catch((error: unknown): Outcome => ({ state: 'unreachable', why: String(error) }));
     isSending = false;
     if (isStopped) return;
-    if (outcome.state === 'unreachable') {
-      onState({ kind: 'unreachable', ...(outcome.why ? { why: outcome.why } : {}) });
+    if (outcome.state !== 'sent') {
+      const why = outcome.state === 'unreachable' && outcome.why ? { why: outcome.why } : {};
+      onState({ kind: outcome.state, ...why });
       timer = setTimeout(poke, RETRY_MS[Math.min(tries, RETRY_MS.length - 1)]);
       tries += 1;
       return;

@@ -1,0 +1,77 @@
+import { ulid } from 'ulid';
+import { type Deed, editsOf } from '#core/job/edits';
+import type { Inspection } from '#core/job/inspection';
+import type { Entry, EntryDraft } from '#core/log/entry';
+import { type Base, type Change, isForeign, type Kept } from './change';
+import { deviceAheadMs, timeOfEntry } from './clock';
+import { localInstant } from './time';
+import { UNKNOWN_INSTALLATION } from './old-store';
+import { mark } from './store';
+
+/** What a screen does to a job: the change of a run, an access point or facts, or an entry as it is. */
+export type Doing =
+  Deed | { readonly what: 'entry'; readonly runId: string; readonly entry: Entry };
+
+/** A change that is not kept yet. */
+export type Fresh = Omit<Kept, 'seq' | 'jobId' | 'state'>;
+
+/**
+ * What screens do, as changes over the inspection that they showed. Where nothing differs there is none.
+ * Several in one go are laid one over the other.
+ */
+export function changesOf(inspection: Inspection, doing: readonly Doing[]): Change[] {
+  return doing.flatMap((one): Change[] => {
+    if (one.what === 'entry') return [one];
+    const edits = editsOf(inspection, one);
+    return edits.length > 0 ? [{ what: 'edits', edits }] : [];
+  });
+}
+
+/** Gives changes their ids and says over what and when they were made. */
+export function freshen(changes: readonly Change[], base: Base, nowMs: number): Fresh[] {
+  const saidAt = localInstant(new Date(nowMs));
+  return changes.map((change) => ({
+    id:
+      change.what === 'entry' ? change.entry.id : change.what === 'media' ? change.mediaId : ulid(),
+    installation: base.installation,
+    base: base.rev,
+    saidAt,
+    change,
+  }));
+}
+
+/**
+ * Entries of drafts, as of now or `laterMs` after it, each after what stands in its run's log.
+ *
+ * @param nowMs this device's clock.
+ */
+export function entriesOf(
+  inspection: Inspection,
+  runId: string,
+  drafts: readonly EntryDraft[],
+  nowMs: number,
+): Entry[] {
+  const log = inspection.runs.find(({ id }) => id === runId)?.entries ?? [];
+  let lastMs = log.reduce((last, { at }) => Math.max(last, Date.parse(at)), -Infinity);
+  return drafts.map((draft) => {
+    const { atMs, deviceAtMs } = timeOfEntry(nowMs, deviceAheadMs(), lastMs);
+    lastMs = atMs;
+    const at = localInstant(new Date(atMs));
+    const own = deviceAtMs === null ? {} : { deviceAt: localInstant(new Date(deviceAtMs)) };
+    return { id: ulid(), at, ...own, ...draft } as Entry;
+  });
+}
+
+/** Takes what an older version kept, which knew of one Chert only, as meant for the one that shows the job. */
+export async function adopt(base: Base, kept: readonly Kept[]): Promise<void> {
+  const unowned = kept.filter(({ installation }) => installation === UNKNOWN_INSTALLATION);
+  if (unowned.length === 0) return;
+  await mark(base.jobId, unowned, { state: 'kept', installation: base.installation });
+}
+
+/** What waits on this device for another Chert than the one that shows the job. */
+export const foreignOf = (base: Base, kept: readonly Kept[]): Kept[] =>
+  kept.filter(
+    (one) =>
+      one.state === 'kept' && one.installation !== UNKNOWN_INSTALLATION && isForeign(one, base),
+  );

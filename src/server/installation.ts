@@ -1,0 +1,64 @@
+import { randomBytes } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import { decodeTime, ulid } from 'ulid';
+
+/** Who this server is, to its devices. */
+export type Installation = {
+  readonly id: string;
+  /** New after each restore of a backup. */
+  readonly era: string;
+  /** What a browser elsewhere is asked for once. */
+  readonly accessToken: string;
+};
+
+/** Twenty letters out of 31, none mistaken for another: some 99 bits. */
+const TOKEN_BYTES = 20;
+const TOKEN_LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
+
+/** A token as it is printed and typed: five groups of four letters. */
+export function makeToken(): string {
+  const letters = [...randomBytes(TOKEN_BYTES)].map(
+    (byte) => TOKEN_LETTERS[byte % TOKEN_LETTERS.length],
+  );
+  return letters.join('').replace(/(.{4})(?!$)/g, '$1-');
+}
+
+/** The installation of a database; made at its first use. */
+export function installationOf(db: Database): Installation {
+  const find = db.prepare<[], Installation>(
+    'SELECT id, era, access_token AS accessToken FROM installation',
+  );
+  const known = find.get();
+  if (known) return known;
+  db.prepare(
+    'INSERT OR IGNORE INTO installation (only_one, id, era, access_token, latest_at) VALUES (1, ?, ?, ?, ?)',
+  ).run(ulid(), ulid(), makeToken(), new Date(0).toISOString());
+  return find.get()!;
+}
+
+/** Begins a new era, which sorts behind the last: what devices sent before may be missing here. */
+export function beginEra(db: Database): void {
+  const { era } = installationOf(db);
+  const seedMs = Math.max(Date.now(), decodeTime(era) + 1);
+  db.prepare('UPDATE installation SET era = ?').run(ulid(seedMs));
+}
+
+/** How far the latest time seen may lie behind before it is written down anew. */
+const NOTE_EVERY_MS = 60_000;
+
+/**
+ * The time as this installation counts it: it never goes back, whatever the machine's clock does.
+ *
+ * @param nowMs the machine's clock, ms since 1970.
+ * @returns ms since 1970; later than `nowMs` by as much as the clock was set back.
+ */
+export function timeOf(db: Database, nowMs: number): number {
+  installationOf(db);
+  const { latestAt } = db
+    .prepare<[], { latestAt: string }>('SELECT latest_at AS latestAt FROM installation')
+    .get()!;
+  const latestMs = Date.parse(latestAt);
+  if (nowMs > latestMs + NOTE_EVERY_MS)
+    db.prepare('UPDATE installation SET latest_at = ?').run(new Date(nowMs).toISOString());
+  return Math.max(nowMs, latestMs);
+}
