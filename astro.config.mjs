@@ -1,12 +1,14 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { appThread } from './src/workers/build-app-thread.ts';
 import { serviceWorker } from './src/workers/build-service-worker.ts';
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
-  integrations: [react(), serviceWorker()],
+  // Behind a front of Chert's own, which keeps what takes long off the thread that takes connections.
+  adapter: node({ mode: 'middleware' }),
+  integrations: [react(), serviceWorker(), appThread()],
   // `checkOrigin` compares with the request's own host; the middleware also knows CHERT_ORIGIN.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

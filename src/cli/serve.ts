@@ -1,20 +1,76 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { database, dataFolder } from '#server/database';
+import { createFront, type FrontWishes } from '#server/front/front';
+import { openPool } from '#server/front/pool';
+import { installationOf } from '#server/installation';
+import { sayStartTrouble } from './start-trouble';
 
-const root = process.cwd();
+/** Exit codes: what must be built or set first, and what is wrong with the data. */
+const NOT_READY = 2;
+const DATA_TROUBLE = 3;
+/** How long open requests may take to end when the server is told to stop, ms. */
+const STOP_MS = 10_000;
+
+// Whatever is written is for the one who runs it.
+process.umask(0o077);
+const root = fileURLToPath(new URL('../..', import.meta.url));
 const entry = join(root, 'dist/server/entry.mjs');
 if (!existsSync(entry)) {
-  console.error('dist/server/entry.mjs: expected a built app, got nothing. Run: npm run build');
-  process.exit(2);
+  console.error(`${entry}: expected a built app, got nothing. Run: npm run build`);
+  process.exit(NOT_READY);
 }
 process.env['CHERT_ROOT'] ??= root;
-process.env['HOST'] ??= '127.0.0.1';
-process.env['PORT'] ??= '4870';
+process.env['CHERT_ENTRY'] = entry;
 // Without it the page renderer runs its development build, several times slower.
 process.env['NODE_ENV'] ??= 'production';
-// Migrations run before the first request can arrive.
-database();
-console.log(`Data: ${dataFolder()}`);
-await import(pathToFileURL(entry).href);
+const host = process.env['HOST'] ?? '127.0.0.1';
+const port = Number(process.env['PORT'] ?? 4870);
+
+/** The token of the installation: opened, and brought up to date, before the first request can arrive. */
+function openData(): string {
+  try {
+    return process.env['CHERT_TOKEN'] ?? installationOf(database()).accessToken;
+  } catch (error) {
+    console.error(sayStartTrouble(dataFolder(), error));
+    process.exit(DATA_TROUBLE);
+  }
+}
+
+const token = openData();
+const text = process.env['CHERT_ORIGIN'];
+const origin = text ? new URL(text) : null;
+const { handler } = (await import(pathToFileURL(entry).href)) as {
+  readonly handler: FrontWishes['app'];
+};
+const thread = join(root, 'dist/server/app-thread.mjs');
+const pools = { pages: openPool('pages', thread), heavy: openPool('heavy', thread) };
+const clientFolder = join(root, 'dist/client');
+const server = createFront({ world: { origin, token }, app: handler, pools, clientFolder });
+
+server.on('error', (error) => {
+  console.error(
+    `${host}:${port}: ${error.message}. Set PORT to another one, or stop what uses it.`,
+  );
+  process.exit(NOT_READY);
+});
+server.listen(port, host, () => {
+  console.log(`Data: ${dataFolder()}`);
+  console.log(`Chert: http://${host}:${port}${origin ? `, and ${origin.origin}` : ''}`);
+  if (origin) console.log(`Token, asked for once by each browser elsewhere: ${token}`);
+});
+
+/** Stops taking, lets what is under way end, and leaves the database in one file. */
+function stop(): void {
+  const end = () => {
+    database().pragma('wal_checkpoint(TRUNCATE)');
+    database().close();
+    process.exit(0);
+  };
+  setTimeout(end, STOP_MS).unref();
+  server.close(() => void Promise.allSettled([pools.pages.close(), pools.heavy.close()]).then(end));
+  server.closeIdleConnections();
+}
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);

@@ -1,19 +1,49 @@
-import { mkdirSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import Sqlite, { type Database } from 'better-sqlite3';
-import { migrate, migrationsFolder, readMigrations } from './migrate';
+import { migrate, readMigrations } from './migrate';
 
-/** The folder with the database: `CHERT_DATA`, else `.chert` in the working directory. */
-export function dataFolder(): string {
-  return resolve(process.env['CHERT_DATA'] ?? '.chert');
+/** Chert's own folder: `CHERT_ROOT`, else the one above this file that has Chert's `package.json`. */
+export function rootFolder(): string {
+  const said = process.env['CHERT_ROOT'];
+  if (said) return said;
+  let folder = dirname(fileURLToPath(import.meta.url));
+  while (!isRoot(folder)) {
+    const above = dirname(folder);
+    if (above === folder) return process.cwd();
+    folder = above;
+  }
+  return folder;
 }
+
+function isRoot(folder: string): boolean {
+  const path = join(folder, 'package.json');
+  if (!existsSync(path)) return false;
+  return (JSON.parse(readFileSync(path, 'utf8')) as { name?: string }).name === 'chert';
+}
+
+/**
+ * The folder with the database: `CHERT_DATA`, else `.chert` in Chert's own folder, wherever it is started
+ * from: the same Chert never shows another log for having been started elsewhere.
+ */
+export function dataFolder(): string {
+  const said = process.env['CHERT_DATA'];
+  return said ? resolve(said) : join(rootFolder(), '.chert');
+}
+
+/** Where the numbered `.sql` files are. */
+export const migrationsFolder = (): string => join(rootFolder(), 'src/server/migrations');
+
+/** How long a thread waits for another's writing, ms. */
+const BUSY_MS = 5_000;
 
 /**
  * Opens a database file and brings it up to date. WAL with `synchronous=FULL`: what was acknowledged
  * is on the disk, whatever happens to the process or the power.
  */
 export function openDatabase(path: string): Database {
-  const database = new Sqlite(path, { timeout: 5_000 });
+  const database = new Sqlite(path, { timeout: BUSY_MS });
   database.pragma('journal_mode = WAL');
   database.pragma('synchronous = FULL');
   database.pragma('foreign_keys = ON');
@@ -23,7 +53,7 @@ export function openDatabase(path: string): Database {
 
 let shared: Database | null = null;
 
-/** The app's one database, opened at first use. */
+/** The app's one database in this thread, opened at first use. */
 export function database(): Database {
   if (shared === null) {
     mkdirSync(dataFolder(), { recursive: true });

@@ -134,7 +134,7 @@ describe('a second run begun on two devices at once', () => {
       ['run-one', 'R2', 'one'],
       ['run-two', 'R3', 'two'],
     ]);
-    expect(accessPoints.slice(-2).map(({ label }) => label)).toEqual(['Q', 'C']);
+    expect(accessPoints.slice(-2).map(({ label }) => label)).toEqual(['Q', 'E']);
   });
 
   it('makes the first of a job its reference', () => {

@@ -5,11 +5,6 @@ import type { Database } from 'better-sqlite3';
 /** One numbered step of the database's shape. */
 export type Migration = { readonly version: number; readonly name: string; readonly sql: string };
 
-/** Where the numbered `.sql` files are. `CHERT_ROOT` is set when the server starts elsewhere. */
-export function migrationsFolder(): string {
-  return join(process.env['CHERT_ROOT'] ?? process.cwd(), 'src/server/migrations');
-}
-
 /** Reads the migrations of a folder. They are numbered from 1 without a gap, or it throws. */
 export function readMigrations(folder: string): Migration[] {
   const files = readdirSync(folder)

@@ -6,11 +6,11 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { readInspectionFile, writeInspectionFile } from '#core/formats/inspection-file';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry } from '#core/log/entry';
-import { openDatabase } from './database';
+import { migrationsFolder, openDatabase } from './database';
 import { readDesk } from './desk';
 import { appendEntries, listEntries } from './entries';
 import { loadInspection, storeInspection } from './inspections';
-import { migrate, migrationsFolder, readMigrations } from './migrate';
+import { migrate, readMigrations } from './migrate';
 import { addPart } from './parts';
 
 const NOW = '2026-11-03T00:00:00Z';

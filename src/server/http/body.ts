@@ -1,15 +1,5 @@
-import { MEDIA_MOST_BYTES } from '#core/formats/media-type';
 import { Refusal } from './answer';
-
-const MEGABYTE = 1024 * 1024;
-/** An entry or a form is small; a log of 5,000 entries is about 2 MB. */
-export const BODY_LIMITS = {
-  record: 1 * MEGABYTE,
-  file: 16 * MEGABYTE,
-  /** A job with its stills. */
-  zip: 256 * MEGABYTE,
-  media: MEDIA_MOST_BYTES,
-} as const;
+import { MEGABYTE } from './limits';
 
 /** Reads a request's body, stopping as soon as it grows over the limit. */
 export async function readBytes(request: Request, limitBytes: number): Promise<Buffer> {

@@ -3,7 +3,8 @@ import { faultsFromJoi } from '#core/base/fault';
 import { id, instant, VALIDATION } from '#core/base/joi';
 import type { SentEdits } from '../edits';
 import { refuseFaults } from './answer';
-import { BODY_LIMITS, readJson } from './body';
+import { readJson } from './body';
+import { BODY_LIMITS } from './limits';
 
 const schema = Joi.object<SentEdits>({
   id: id().required(),

@@ -1,7 +1,8 @@
 import { checkBooking, startInspection } from '#core/job/booking';
 import { database } from '#server/database';
 import { answer, refuseConflict, refuseFaults } from '#server/http/answer';
-import { BODY_LIMITS, readJson } from '#server/http/body';
+import { readJson } from '#server/http/body';
+import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';

@@ -1,7 +1,8 @@
 import { mediaTypeOf } from '#core/formats/media-type';
 import { dataFolder, database } from '#server/database';
 import { answer, Refusal, refuseConflict, refuseUnknown } from '#server/http/answer';
-import { BODY_LIMITS, readBytes } from '#server/http/body';
+import { readBytes } from '#server/http/body';
+import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { findMedia, storeMedia } from '#server/media';

@@ -1,0 +1,210 @@
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import sirv from 'sirv';
+import { answerError, Refusal } from '../http/answer';
+import { MEGABYTE } from '../http/limits';
+import {
+  ACCESS_COOKIE,
+  ACCESS_PATH,
+  type Asked,
+  isToken,
+  judgeAccess,
+  type Verdict,
+  type World,
+} from './access';
+import { type Lane, laneOf } from './lanes';
+import { askToken, PLAIN_HEADERS, sayPage } from './plain-pages';
+import { type Done, NotDone, type Pool, type Task } from './pool';
+
+type Handler = (request: IncomingMessage, response: ServerResponse) => void | Promise<void>;
+
+export type FrontWishes = {
+  readonly world: World;
+  /** The app on this thread, for what may not wait. */
+  readonly app: Handler;
+  readonly pools: Readonly<Record<Exclude<Lane, 'here'>, Pool>>;
+  /** The folder of files that are handed out as they are. */
+  readonly clientFolder: string;
+};
+
+/** A link may be read this often by one address in a minute, and a token tried this often. */
+const LINK_TRIES = 120;
+const TOKEN_TRIES = 10;
+const MINUTE_S = 60;
+const YEAR_S = 365 * 24 * 3600;
+/** A form with a token in it is small. */
+const FORM_BYTES = 4096;
+
+const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome'>, [number, string]>> = {
+  'wrong-method': [405, 'Expected a method that this address knows. Nothing was stored.'],
+  'wrong-host': [
+    421,
+    'This server does not answer to that host name. Set CHERT_ORIGIN to allow it.',
+  ],
+  'wrong-origin': [
+    403,
+    'Only Chert’s own pages may write here, or a script that brings the token. Nothing was stored.',
+  ],
+  'no-token': [
+    401,
+    'This browser has not given the token yet. Open Chert’s first page to give it.',
+  ],
+};
+
+const NOT_DONE: Readonly<Record<NotDone['why'], [number, string]>> = {
+  busy: [503, 'Chert is busy with much else. Nothing was stored; try again in a moment.'],
+  'too-long': [503, 'This took longer than it may, and was ended. Nothing was stored.'],
+  'too-large': [503, 'This took more memory than it may, and was ended. Nothing was stored.'],
+};
+
+const isApi = (path: string) => path.startsWith('/api/');
+
+/** Reads a body up to its limit; what is over it is refused before anything looks at it. */
+async function readBody(request: IncomingMessage, limitBytes: number): Promise<Buffer> {
+  const tooLarge = () => {
+    const most = limitBytes >= MEGABYTE ? `${limitBytes / MEGABYTE} MB` : `${limitBytes} bytes`;
+    return new Refusal(413, 'too-large', `Expected at most ${most}, got more. Nothing was stored; send less at once.`); // prettier-ignore
+  };
+  if (Number(request.headers['content-length'] ?? 0) > limitBytes) throw tooLarge();
+  const chunks: Buffer[] = [];
+  let size = 0;
+  for await (const chunk of request as AsyncIterable<Buffer>) {
+    size += chunk.byteLength;
+    if (size > limitBytes) throw tooLarge();
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks);
+}
+
+/** Answers with words: JSON where a script asked, a plain page where a person did. */
+async function refuse(
+  { path }: Asked,
+  response: ServerResponse,
+  [status, code, message]: readonly [number, string, string],
+): Promise<void> {
+  if (response.headersSent) return void response.end();
+  // What was not read of a body is not waited for.
+  if (status === 413) response.setHeader('connection', 'close');
+  if (!isApi(path)) {
+    response.writeHead(status, PLAIN_HEADERS);
+    return void response.end(sayPage('Not now', message));
+  }
+  const answer = answerError(new Refusal(status, code, message));
+  response.writeHead(status, Object.fromEntries(answer.headers));
+  response.end(await answer.text());
+}
+
+function askedOf(request: IncomingMessage): Asked {
+  const path = (request.url ?? '/').replace(/[?#].*$/s, '');
+  const { method = 'GET', headers } = request;
+  return { method, path, headers, remoteAddress: request.socket.remoteAddress };
+}
+
+function taskOf(request: IncomingMessage, body: Buffer): Task {
+  const headers: Record<string, string> = {};
+  for (const [name, value] of Object.entries(request.headers))
+    if (value !== undefined) headers[name] = Array.isArray(value) ? value.join(', ') : value;
+  const { method = 'GET', url = '/' } = request;
+  // A buffer of its own: it is handed over to the thread.
+  return { method, url, headers, body: body.byteLength > 0 ? new Uint8Array(body) : null };
+}
+
+function give(response: ServerResponse, { status, headers, body }: Done): void {
+  for (const [name, value] of Object.entries(headers))
+    if (name !== 'connection' && name !== 'transfer-encoding')
+      response.setHeader(name, typeof value === 'string' ? value : [...value]);
+  response.writeHead(status);
+  response.end(body);
+}
+
+/**
+ * The thread that takes connections: it decides who is answered, hands out files, and gives every request
+ * to the lane where it is worked on. Nothing that takes long runs here.
+ */
+export function createFront({ world, app, pools, clientFolder }: FrontWishes): Server {
+  const files = sirv(clientFolder, {
+    etag: true,
+    setHeaders: (response, path) => {
+      const kept = path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache';
+      response.setHeader('cache-control', kept);
+      response.setHeader('x-content-type-options', 'nosniff');
+    },
+  });
+  const links = new RateLimiterMemory({ points: LINK_TRIES, duration: MINUTE_S });
+  const tokens = new RateLimiterMemory({ points: TOKEN_TRIES, duration: MINUTE_S });
+  /** Whose tries are counted: behind a proxy, the address that it names. */
+  const addressOf = ({ headers, remoteAddress = '' }: Asked) =>
+    String(headers['x-forwarded-for'] ?? remoteAddress)
+      .split(',')
+      .at(-1)!
+      .trim();
+  const mayTry = (limiter: RateLimiterMemory, asked: Asked) =>
+    limiter.consume(addressOf(asked)).then(
+      () => true,
+      () => false,
+    );
+  const tooOften = [429, 'too-often', 'That was too often in one minute. Wait a minute, then try again.'] as const; // prettier-ignore
+
+  async function takeToken(asked: Asked, request: IncomingMessage, response: ServerResponse) {
+    if (!(await mayTry(tokens, asked))) return refuse(asked, response, tooOften);
+    const form = new URLSearchParams((await readBody(request, FORM_BYTES)).toString('utf8'));
+    const back = form.get('back') ?? '/';
+    // Only a path of this site: "//elsewhere" would be another host.
+    const path = /^\/(?![/\\])/.test(back) ? back : '/';
+    if (!isToken(form.get('token') ?? '', world)) {
+      response.writeHead(401, PLAIN_HEADERS);
+      return void response.end(askToken(path, true));
+    }
+    const secure = world.origin?.protocol === 'https:' ? '; Secure' : '';
+    response.writeHead(303, {
+      location: path,
+      'set-cookie': `${ACCESS_COOKIE}=${world.token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Lax${secure}`,
+    });
+    response.end();
+  }
+
+  async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
+    const asked = askedOf(request);
+    const { method, path } = asked;
+    const verdict = judgeAccess(asked, world);
+    if (verdict === 'no-token' && !isApi(path) && method === 'GET') {
+      response.writeHead(401, PLAIN_HEADERS);
+      return void response.end(askToken(request.url ?? '/', false));
+    }
+    if (verdict !== 'welcome') {
+      const [status, message] = REFUSED[verdict];
+      return refuse(asked, response, [status, verdict, message]);
+    }
+    if (path === ACCESS_PATH && method === 'POST') return takeToken(asked, request, response);
+    if (path.startsWith('/r/') && !(await mayTry(links, asked)))
+      return refuse(asked, response, tooOften);
+    const { lane, limitBytes } = laneOf(method, path);
+    if (lane === 'here') return app(request, response);
+    const body = await readBody(request, limitBytes);
+    give(response, await pools[lane].run(taskOf(request, body)));
+  }
+
+  async function settle(asked: Asked, response: ServerResponse, error: unknown): Promise<void> {
+    if (error instanceof Refusal)
+      return refuse(asked, response, [error.status, error.code, error.message]);
+    if (error instanceof NotDone) {
+      const [status, message] = NOT_DONE[error.why];
+      return refuse(asked, response, [status, error.why, message]);
+    }
+    // The other end went away while it was asking: nobody is left to be answered.
+    if ((error as { readonly code?: string }).code === 'ECONNRESET') return;
+    console.error(error);
+    const message = 'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.'; // prettier-ignore
+    await refuse(asked, response, [500, 'unexpected', message]);
+  }
+
+  return createServer((request, response) => {
+    const isFile = request.method === 'GET' || request.method === 'HEAD';
+    const go = () =>
+      void answer(request, response).catch((error: unknown) =>
+        settle(askedOf(request), response, error).catch(() => response.destroy()),
+      );
+    if (!isFile) return go();
+    files(request, response, go);
+  });
+}
