@@ -5,7 +5,10 @@ import { database, dataFolder } from '#server/database';
 import { createFront, type FrontWishes } from '#server/front/front';
 import { openPool } from '#server/front/pool';
 import { installationOf } from '#server/installation';
+import { noteRunning } from '#server/running';
+import { keepBackups } from './keep-backups';
 import { sayStartTrouble } from './start-trouble';
+import { warmUp } from './warm-up';
 
 /** Exit codes: what must be built or set first, and what is wrong with the data. */
 const NOT_READY = 2;
@@ -47,6 +50,7 @@ const { handler } = (await import(pathToFileURL(entry).href)) as {
 const thread = join(root, 'dist/server/app-thread.mjs');
 const pools = { pages: openPool('pages', thread), heavy: openPool('heavy', thread) };
 const clientFolder = join(root, 'dist/client');
+noteRunning(dataFolder());
 const server = createFront({ world: { origin, token }, app: handler, pools, clientFolder });
 
 server.on('error', (error) => {
@@ -59,6 +63,8 @@ server.listen(port, host, () => {
   console.log(`Data: ${dataFolder()}`);
   console.log(`Chert: http://${host}:${port}${origin ? `, and ${origin.origin}` : ''}`);
   if (origin) console.log(`Token, asked for once by each browser elsewhere: ${token}`);
+  void warmUp(handler);
+  keepBackups(dataFolder(), root);
 });
 
 /** Stops taking, lets what is under way end, and leaves the database in one file. */

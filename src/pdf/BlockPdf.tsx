@@ -9,6 +9,9 @@ import { paintOf } from './paint';
 import { SectionPdf } from './SectionPdf';
 import { styles } from './styles';
 
+/** What stands where a still was. */
+const GONE = 'This still is gone.';
+
 export type Stills = ReadonlyMap<string, { readonly data: Buffer; readonly format: 'jpg' | 'png' }>;
 
 type Props = {
@@ -65,7 +68,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
       return (
         <View style={styles.finding} wrap={false} {...mark(`${block.number}. ${block.title}`)}>
           <FlakePdf severity={block.severity} number={block.number} />
-          {block.photoId && stills.has(block.photoId) && <Image src={stills.get(block.photoId)!} style={styles.still} />}
+          {block.photoId && (stills.has(block.photoId) ? <Image src={stills.get(block.photoId)!} style={styles.still} /> : <Text style={styles.remark}>{GONE}</Text>)}
           <View style={styles.findingText}>
             <Text style={styles.heading}>{block.title}</Text>
             <Text>{block.sentences.join(' ')}</Text>
@@ -114,7 +117,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
           <View style={styles.pictures}>
             {block.pictures.map(({ photoId, caption }) => (
               <View key={photoId} style={styles.picture} wrap={false}>
-                {stills.has(photoId) ? <Image src={stills.get(photoId)!} style={styles.pictureImage} /> : <Text style={styles.remark}>This still is not on the server.</Text>}
+                {stills.has(photoId) ? <Image src={stills.get(photoId)!} style={styles.pictureImage} /> : <Text style={styles.remark}>{GONE}</Text>}
                 <Text style={styles.caption}>{caption}</Text>
               </View>
             ))}

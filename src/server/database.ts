@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Sqlite, { type Database } from 'better-sqlite3';
@@ -47,8 +47,22 @@ export function openDatabase(path: string): Database {
   database.pragma('journal_mode = WAL');
   database.pragma('synchronous = FULL');
   database.pragma('foreign_keys = ON');
-  migrate(database, readMigrations(migrationsFolder()));
+  const migrations = readMigrations(migrationsFolder());
+  keepBefore(database, path, migrations.length);
+  migrate(database, migrations);
   return database;
+}
+
+/** Keeps a copy of a database of an older shape before it is changed. */
+function keepBefore(database: Database, path: string, latest: number): void {
+  const version = database.pragma('user_version', { simple: true }) as number;
+  if (version === 0 || version >= latest) return;
+  const folder = join(dirname(path), 'backups');
+  mkdirSync(folder, { recursive: true });
+  const copy = join(folder, `before-migration-${version + 1}.db`);
+  // Left by a migration that did not come to its end: what is there now is the same.
+  rmSync(copy, { force: true });
+  database.prepare('VACUUM INTO ?').run(copy);
 }
 
 let shared: Database | null = null;

@@ -15,7 +15,7 @@ import { storeEdits } from './edits';
 import { loadInspection, storeInspection } from './inspections';
 import { listEarlier } from './jobs';
 import { storeMedia } from './media';
-import { createShare, jobOfShare, listShares, revokeShare } from './shares';
+import { createShare, findShared, listShares, revokeShare } from './shares';
 import { hashOfStill } from './stills';
 import { packJob, unpackJob } from './zip';
 
@@ -168,7 +168,7 @@ describe('a frozen version', () => {
     expect(loadFrozen(db, JOB, 1)!.stills.map(({ id }) => id)).toEqual(['p1']);
     expect(verify(JOB, 1)).toEqual([]);
     expect(verifyIssued(db, JOB, 1, () => 'other')).toEqual([
-      'still p1 has been changed or is gone',
+      'a still is gone or has been changed',
     ]);
     expect(verifyIssued(db, JOB, 1, () => null)).toHaveLength(1);
   });
@@ -178,21 +178,31 @@ describe('a link', () => {
   const link = (id: string, expiresAt: string) => ({
     id,
     label: 'b',
+    reader: 'buyer' as const,
     createdAt: '2026-11-06',
     expiresAt,
   });
   it('opens its job until it expires or is taken back, and no other secret does', () => {
     put(alder);
-    const secret = createShare(db, JOB, link('L', '2026-12-06'));
+    const secret = createShare(db, JOB, link('L', '2026-12-06T00:00:00.000Z'));
     expect(secret).toMatch(/^[\w-]{43}$/);
-    expect(jobOfShare(db, secret, '2026-11-07')).toBe(JOB);
-    expect(jobOfShare(db, secret, '2026-12-06')).toBeNull();
-    expect(jobOfShare(db, `${secret.slice(0, -1)}${secret.endsWith('A') ? 'B' : 'A'}`, '2026-11-07')).toBeNull(); // prettier-ignore
-    expect(revokeShare(db, JOB, 'L', '2026-11-08')).toBe(true);
-    expect(revokeShare(db, JOB, 'L', '2026-11-08')).toBe(false);
-    expect(jobOfShare(db, secret, '2026-11-09')).toBeNull();
-    expect(createShare(db, JOB, link('M', '2026-12-06'))).not.toBe(secret);
-    expect(listShares(db, JOB).map(({ id }) => id)).toEqual(['M', 'L']);
+    const at = (day: string) => Date.parse(`${day}T00:00:00Z`);
+    const other = `${secret.slice(0, -1)}${secret.endsWith('A') ? 'B' : 'A'}`;
+    expect(findShared(db, secret, at('2026-11-07'))).toEqual({ jobId: JOB, reader: 'buyer' });
+    expect(findShared(db, other, at('2026-11-07'))).toBeNull();
+    expect(findShared(db, secret, at('2026-12-06'))).toBeNull();
+    // The machine's clock is set back: what has expired stays expired.
+    expect(findShared(db, secret, at('2026-11-07'))).toBeNull();
+    const later = createShare(db, JOB, link('M', '2027-12-06T00:00:00.000Z'));
+    expect(findShared(db, later, at('2026-12-07'))).not.toBeNull();
+    expect(revokeShare(db, JOB, 'M', '2026-12-08')).toBe(true);
+    expect(revokeShare(db, JOB, 'M', '2026-12-08')).toBe(false);
+    expect(findShared(db, later, at('2026-12-09'))).toBeNull();
+    expect(
+      listShares(db, JOB)
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(['L', 'M']);
   });
 
   it('is not kept: the database has a hash of it only', () => {

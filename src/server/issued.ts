@@ -121,6 +121,6 @@ export function verifyIssued(
     changed.push('its files or facts are not those of its seal');
   if (changed.length > 0) return changed;
   return loadFrozen(db, jobId, number)!.stills.flatMap(({ id, sha256: hash }) =>
-    stillHash(id) === hash ? [] : [`still ${id} has been changed or is gone`],
+    stillHash(id) === hash ? [] : ['a still is gone or has been changed'],
   );
 }

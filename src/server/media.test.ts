@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
@@ -11,7 +11,10 @@ import { openDatabase } from './database';
 import { appendEntries } from './entries';
 import { endpoint } from './http/endpoint';
 import { loadInspection, storeInspection } from './inspections';
-import { findMedia, storeMedia } from './media';
+import { answerMedia } from './http/media';
+import { findMedia, pathOfMedia, storeMedia } from './media';
+import { loadStills } from './stills';
+import { writeWhole } from './write-whole';
 import { loadPreferences, storePreferences } from './preferences';
 
 const NOW = '2026-11-03T00:00:00Z';
@@ -66,6 +69,52 @@ describe('stills and voice notes', () => {
       ),
     ).toThrow();
     expect(findMedia(db, folder, JOB, 'a')).toBeNull();
+  });
+});
+
+describe('a file', () => {
+  it('that the disk takes only in part is refused as a full disk, and leaves nothing behind', () => {
+    const path = join(folder, 'x');
+    let left = 5;
+    const write = (_handle: number, _bytes: Uint8Array, _offset: number, length: number) => {
+      const count = Math.min(left, length);
+      left -= count;
+      return count;
+    };
+    const full = () => writeWhole(path, PNG, { write: write as never });
+    expect(full).toThrow(expect.objectContaining({ code: 'ENOSPC' }) as never);
+    expect(readdirSync(folder).filter((name) => name.startsWith('x'))).toEqual([]);
+  });
+
+  it('is written whole though the disk takes it bit by bit', () => {
+    const path = join(folder, 'x');
+    const bits = (handle: number, bytes: Uint8Array, offset: number, length: number) =>
+      writeSync(handle, bytes, offset, Math.min(length, 1000));
+    writeWhole(path, PNG, { write: bits as never });
+    expect(readFileSync(path).equals(PNG)).toBe(true);
+  });
+});
+
+describe('a still whose file is gone, or cut short', () => {
+  const place = { jobId: JOB, id: 'p1' };
+  const store = () => storeMedia(db, folder, place, { type: 'image/png', bytes: PNG }, NOW).outcome;
+  const pathOf = () => pathOfMedia(folder, JOB, 'p1').file;
+
+  it('says so where it stood, is no still of a report, and comes back when it is sent again', async () => {
+    expect(store()).toBe('stored');
+    for (const spoil of [
+      () => rmSync(pathOf()),
+      () => writeFileSync(pathOf(), PNG.subarray(0, 99)),
+    ]) {
+      spoil();
+      expect(findMedia(db, folder, JOB, 'p1')).toBeNull();
+      const shown = answerMedia(db, folder, JOB, 'p1', 'private');
+      expect([shown.status, shown.headers.get('content-type')]).toEqual([410, 'image/svg+xml']);
+      expect(await shown.text()).toContain('This still is gone');
+      expect(loadStills(db, folder, JOB, ['p1']).size).toBe(0);
+      expect(store()).toBe('stored');
+      expect(findMedia(db, folder, JOB, 'p1')?.bytes.equals(PNG)).toBe(true);
+    }
   });
 });
 

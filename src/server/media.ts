@@ -8,8 +8,12 @@ import { writeWhole } from './write-whole';
 
 export type Media = { readonly type: string; readonly bytes: Buffer };
 
-/** File names from ids that may hold anything: hashed, so no id can point elsewhere. */
-function pathOf(folder: string, jobId: string, id: string): { dir: string; file: string } {
+/** Where a still lies. File names are hashes of ids, which may hold anything: none can point elsewhere. */
+export function pathOfMedia(
+  folder: string,
+  jobId: string,
+  id: string,
+): { readonly dir: string; readonly file: string } {
   const name = (text: string) => createHash('sha256').update(text).digest('hex').slice(0, 40);
   const dir = join(folder, 'media', name(jobId));
   return { dir, file: join(dir, name(id)) };
@@ -39,7 +43,7 @@ export function storeMedia(
     .get(jobId, id);
   if (known && known.sha256 !== sha256) return still('conflict');
   if (known && findMedia(db, folder, jobId, id)) return still('known');
-  const { dir, file } = pathOf(folder, jobId, id);
+  const { dir, file } = pathOfMedia(folder, jobId, id);
   mkdirSync(dir, { recursive: true });
   writeWhole(file, media.bytes);
   // On record already, but its file was gone: now it is back.
@@ -68,7 +72,7 @@ export function readMedia(db: Database, folder: string, jobId: string, id: strin
     )
     .get(jobId, id);
   if (!row) return null;
-  const bytes = readIfThere(pathOf(folder, jobId, id).file);
+  const bytes = readIfThere(pathOfMedia(folder, jobId, id).file);
   if (bytes?.byteLength !== row.bytes) throw new MediaGone(`still ${id} of job ${jobId} is gone`);
   return { type: row.type, bytes };
 }

@@ -1,10 +1,14 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
+import type { Reader } from '#core/report/documents';
+import { timeOf } from './installation';
 
 /** A link by which somebody may read a job's issued report. */
 export type ShareLink = {
   readonly id: string;
   readonly label: string;
+  /** Which of the report's papers it opens. */
+  readonly reader: Reader;
   readonly createdAt: string;
   readonly expiresAt: string;
   readonly revokedAt: string | null;
@@ -19,12 +23,12 @@ const hashOf = (secret: string) => createHash('sha256').update(secret).digest('h
 export function createShare(
   db: Database,
   jobId: string,
-  { id, label, createdAt, expiresAt }: Omit<ShareLink, 'revokedAt'>,
+  { id, label, reader, createdAt, expiresAt }: Omit<ShareLink, 'revokedAt'>,
 ): string {
   const secret = randomBytes(SECRET_BYTES).toString('base64url');
   db.prepare(
-    'INSERT INTO share_links (id, job_id, secret_sha256, label, created_at, expires_at) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(id, jobId, hashOf(secret), label, createdAt, expiresAt);
+    'INSERT INTO share_links (id, job_id, secret_sha256, label, reader, created_at, expires_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+  ).run(id, jobId, hashOf(secret), label, reader, createdAt, expiresAt);
   return secret;
 }
 
@@ -32,7 +36,7 @@ export function createShare(
 export function listShares(db: Database, jobId: string): ShareLink[] {
   return db
     .prepare<[string], ShareLink>(
-      `SELECT id, label, created_at AS createdAt, expires_at AS expiresAt, revoked_at AS revokedAt
+      `SELECT id, label, reader, created_at AS createdAt, expires_at AS expiresAt, revoked_at AS revokedAt
        FROM share_links WHERE job_id = ? ORDER BY created_at DESC, id DESC`,
     )
     .all(jobId);
@@ -48,13 +52,21 @@ export function revokeShare(db: Database, jobId: string, id: string, now: string
   return done.changes > 0;
 }
 
-/** The job that a secret opens; `null` for one that is unknown, expired or taken back: all look alike. */
-export function jobOfShare(db: Database, secret: string, now: string): string | null {
+/** What a link opens. */
+export type Shared = { readonly jobId: string; readonly reader: Reader };
+
+/**
+ * What a secret opens; `null` for one that is unknown, expired or taken back: all look alike.
+ *
+ * @param nowMs the machine's clock. Set back, it opens nothing again: the latest time seen counts.
+ */
+export function findShared(db: Database, secret: string, nowMs: number): Shared | null {
+  const now = new Date(timeOf(db, nowMs)).toISOString();
   const row = db
-    .prepare<[string, string], { jobId: string }>(
-      `SELECT job_id AS jobId FROM share_links
+    .prepare<[string, string], Shared>(
+      `SELECT job_id AS jobId, reader FROM share_links
        WHERE secret_sha256 = ? AND revoked_at IS NULL AND expires_at > ?`,
     )
     .get(hashOf(secret), now);
-  return row?.jobId ?? null;
+  return row ?? null;
 }

@@ -9,6 +9,8 @@ import { findMedia } from './media';
 /** The inspection file's name in a zip. */
 const FILE = 'inspection.chert.json';
 const FOLDER = 'media/';
+/** Names stills that the log has and the server does not. */
+const MISSING = 'missing.txt';
 const MEGABYTE = 1024 * 1024;
 /** What a zip may unpack to: its directory is believed only within this. */
 const MOST_BYTES = 400 * MEGABYTE;
@@ -29,11 +31,15 @@ export function packJob(db: Database, folder: string, inspection: Inspection): B
   const files: Record<string, [Uint8Array, { mtime: Date; level: 0 | 6 }]> = {
     [FILE]: [Buffer.from(writeInspectionFile(inspection)), { mtime: MTIME, level: 6 }],
   };
+  const gone: string[] = [];
   for (const id of mediaIdsOf(inspection)) {
     const media = findMedia(db, folder, inspection.job.id, id);
     // Stills are packed already.
     if (media) files[`${FOLDER}${encodeURIComponent(id)}`] = [media.bytes, { mtime: MTIME, level: 0 }];
+    else gone.push(id);
   }
+  if (gone.length > 0)
+    files[MISSING] = [Buffer.from(`These stills are gone:\n${gone.join('\n')}\n`), { mtime: MTIME, level: 6 }]; // prettier-ignore
   return Buffer.from(zipSync(files));
 } // prettier-ignore
 

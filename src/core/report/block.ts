@@ -78,3 +78,11 @@ export type Picture = { readonly photoId: string; readonly caption: string };
 
 /** A next step, with the working day it should be done by; `null` when no end was given. */
 export type Step = { readonly text: string; readonly byOn: string | null };
+
+/** The ids of the stills that blocks show. */
+export function stillsOf(blocks: readonly Block[]): string[] {
+  return blocks.flatMap((block) => {
+    if (block.kind === 'pictures') return block.pictures.map(({ photoId }) => photoId);
+    return block.kind === 'finding' && block.photoId !== null ? [block.photoId] : [];
+  });
+}

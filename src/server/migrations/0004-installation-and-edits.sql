@@ -38,6 +38,9 @@ BEGIN SELECT RAISE (ABORT, 'the history of a job is append-only'); END;
 CREATE TRIGGER edits_are_never_deleted BEFORE DELETE ON edits
 BEGIN SELECT RAISE (ABORT, 'the history of a job is append-only'); END;
 
+-- Which of the report's papers a link opens: the one it was made for, and no other.
+ALTER TABLE share_links ADD COLUMN reader TEXT NOT NULL DEFAULT 'buyer';
+
 -- What the history of facts was before it went field by field stays readable in `superseded`, which takes
 -- down whole records still.
 

@@ -10,6 +10,8 @@ type Props = {
   /** Every version, the latest first. */
   readonly versions: readonly IssuedVersion[];
   readonly reader: Reader;
+  /** Whose papers may be seen here; all of them while not said. */
+  readonly readers?: readonly Reader[];
   /** What is not as it was issued; empty when all is. */
   readonly faults: readonly string[];
   /** Where this page, its files and its stills are to be had. */
@@ -20,13 +22,13 @@ type Props = {
 
 /** A version of a report as it was issued. It needs no script. */
 export function IssuedPage(props: Props) {
-  const { frozen, version, versions, reader, faults, pageUrl, fileUrl, stillUrl } = props;
+  const { frozen, version, versions, reader, readers = READERS, faults, pageUrl, fileUrl, stillUrl } = props;
   const { number, seal } = version;
   const latest = versions[0]!.number;
   return (
     <div className={styles['issued']}>
       <nav className={styles['strip']} aria-label="This report">
-        {READERS.map((one) => (
+        {readers.map((one) => (
           <a key={one} href={pageUrl(number, one)} aria-current={one === reader ? 'page' : undefined}>
             {READER_NAMES[one]}
           </a>

@@ -1,19 +1,19 @@
 import { useState } from 'react';
-import { type Sent, postJson, sendJson } from '#client/api';
+import { postJson, sayNotDone, sendJson } from '#client/api';
+import { type Reader, READER_NAMES, READERS } from '#core/report/documents';
 import styles from './Report.module.css';
 import { sayAt } from './say';
 
 export type Link = {
   readonly id: string;
   readonly label: string;
+  readonly reader: Reader;
   readonly createdAt: string;
   readonly expiresAt: string;
   readonly revokedAt: string | null;
 };
 
 type Props = { readonly jobId: string; readonly links: readonly Link[]; readonly now: string };
-
-const why = (sent: Sent<unknown>) => (sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Try again.'); // prettier-ignore
 
 /** Links by which the issued report is read: made, copied once, taken back. */
 export function Share({ jobId, links: stored, now }: Props) {
@@ -23,8 +23,12 @@ export function Share({ jobId, links: stored, now }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const base = `/api/jobs/${encodeURIComponent(jobId)}/shares`;
   const make = async (form: FormData) => {
-    const sent = await postJson<Link & { path: string }>(base, { label: String(form.get('label')).trim(), days: Number(form.get('days')) });
-    if (sent.state !== 'ok') return setTrouble(why(sent));
+    const sent = await postJson<Link & { path: string }>(base, {
+      label: String(form.get('label')).trim(),
+      reader: String(form.get('reader')),
+      days: Number(form.get('days')),
+    });
+    if (sent.state !== 'ok') return setTrouble(sayNotDone(sent));
     setTrouble(null);
     setCopied(false);
     setMade(`${window.location.origin}${sent.value.path}`);
@@ -32,7 +36,7 @@ export function Share({ jobId, links: stored, now }: Props) {
   };
   const revoke = async (id: string) => {
     const sent = await sendJson('DELETE', `${base}/${id}`);
-    if (sent.state !== 'ok') return setTrouble(why(sent));
+    if (sent.state !== 'ok') return setTrouble(sayNotDone(sent));
     setTrouble(null);
     setLinks((before) => before.map((one) => (one.id === id ? { ...one, revokedAt: now } : one)));
   };
@@ -52,6 +56,16 @@ export function Share({ jobId, links: stored, now }: Props) {
           <input name="label" autoComplete="off" />
         </label>
         <label>
+          It opens
+          <select name="reader">
+            {READERS.map((one) => (
+              <option key={one} value={one}>
+                {READER_NAMES[one]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
           Days
           <input name="days" inputMode="numeric" defaultValue="30" />
         </label>
@@ -60,8 +74,16 @@ export function Share({ jobId, links: stored, now }: Props) {
       {made && (
         <p role="status" className={styles['made']}>
           <span>This link is shown once:</span>
-          <input readOnly aria-label="The link" value={made} onFocus={(event) => event.target.select()} />
-          <button type="button" onClick={() => void navigator.clipboard.writeText(made).then(() => setCopied(true))}>
+          <input
+            readOnly
+            aria-label="The link"
+            value={made}
+            onFocus={(event) => event.target.select()}
+          />
+          <button
+            type="button"
+            onClick={() => void navigator.clipboard.writeText(made).then(() => setCopied(true))}
+          >
             {isCopied ? 'Copied' : 'Copy it'}
           </button>
         </p>
@@ -70,7 +92,7 @@ export function Share({ jobId, links: stored, now }: Props) {
       <ul className={styles['versions']}>
         {links.map((link) => (
           <li key={link.id}>
-            {link.label || 'A link'}, {state(link)}{' '}
+            {link.label || 'A link'}: {READER_NAMES[link.reader].toLowerCase()}, {state(link)}{' '}
             {!link.revokedAt && link.expiresAt > now && (
               <button type="button" onClick={() => void revoke(link.id)}>
                 Take it back
@@ -81,4 +103,4 @@ export function Share({ jobId, links: stored, now }: Props) {
       </ul>
     </div>
   );
-} // prettier-ignore
+}

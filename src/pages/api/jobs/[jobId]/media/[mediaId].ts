@@ -1,11 +1,12 @@
 import { mediaTypeOf } from '#core/formats/media-type';
 import { dataFolder, database } from '#server/database';
-import { answer, Refusal, refuseConflict, refuseUnknown } from '#server/http/answer';
+import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
 import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { findMedia, storeMedia } from '#server/media';
+import { answerMedia } from '#server/http/media';
+import { storeMedia } from '#server/media';
 
 /** Stores a still or a voice note under the id the device gave it. */
 export const PUT = endpoint(async (context) => {
@@ -33,20 +34,10 @@ export const PUT = endpoint(async (context) => {
 });
 
 export const GET = endpoint((context) => {
-  const media = findMedia(
-    database(),
-    dataFolder(),
-    knownJobId(context),
-    context.params['mediaId'] ?? '',
-  );
-  if (!media) throw refuseUnknown('still');
-  return new Response(new Uint8Array(media.bytes), {
-    headers: {
-      'content-type': media.type,
-      // An id never gets other content: what was seen once can be kept.
-      'cache-control': 'private, max-age=31536000, immutable',
-    },
-  });
+  const id = context.params['mediaId'] ?? '';
+  // An id never gets other content: what was seen once can be kept.
+  const kept = 'private, max-age=31536000, immutable';
+  return answerMedia(database(), dataFolder(), knownJobId(context), id, kept);
 });
 
 export const ALL = endpoint(() => {

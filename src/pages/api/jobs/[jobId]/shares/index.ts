@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { ulid } from 'ulid';
 import { faultsFromJoi } from '#core/base/fault';
-import { line, VALIDATION } from '#core/base/joi';
+import { line, oneOf, VALIDATION } from '#core/base/joi';
+import { type Reader, READERS } from '#core/report/documents';
 import { database } from '#server/database';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
@@ -9,12 +10,14 @@ import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { listIssued } from '#server/issued';
+import { timeOf } from '#server/installation';
 import { createShare, listShares } from '#server/shares';
 
-type Wish = { readonly label: string; readonly days: number };
+type Wish = { readonly label: string; readonly days: number; readonly reader?: Reader };
 const schema = Joi.object<Wish>({
   label: line(120).required(),
   days: Joi.number().integer().min(1).max(365).required(),
+  reader: oneOf(READERS),
 });
 const DAY_MS = 86_400_000;
 
@@ -26,9 +29,15 @@ export const POST = endpoint(async (context) => {
   if (error) throw refuseFaults(faultsFromJoi(error));
   if (listIssued(database(), jobId).length === 0)
     throw new Refusal(409, 'not-issued', 'Nothing has been issued yet: a link shows an issued report.'); // prettier-ignore
-  const { label, days } = wish as Wish;
-  const now = Date.now();
-  const link = { id: ulid(now), label, createdAt: new Date(now).toISOString(), expiresAt: new Date(now + days * DAY_MS).toISOString() }; // prettier-ignore
+  const { label, days, reader = 'buyer' } = wish as Wish;
+  const nowMs = timeOf(database(), Date.now());
+  const link = {
+    id: ulid(nowMs),
+    label,
+    reader,
+    createdAt: new Date(nowMs).toISOString(),
+    expiresAt: new Date(nowMs + days * DAY_MS).toISOString(),
+  };
   const secret = createShare(database(), jobId, link);
   return answer({ ...link, revokedAt: null, path: `/r/${secret}` }, 201);
 });

@@ -1,0 +1,207 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import {
+  appendFileSync,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Database } from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { writeInspectionFile } from '#core/formats/inspection-file';
+import { demoInspection } from '#core/testing/demo-inspections';
+import { openDatabase } from '../database';
+import { listEntries } from '../entries';
+import { lookAtHealth } from '../health';
+import { installationOf } from '../installation';
+import { loadInspection, storeInspection } from '../inspections';
+import { pathOfMedia, storeMedia } from '../media';
+import { noteRunning, runningPid } from '../running';
+import { backUp, listBackups, placeOfContent, prune, readManifest, verifyBackup } from './backup';
+import { nameOf, namesToKeep } from './manifest';
+import { restore } from './restore';
+import { isDue, readLast, writeLast } from './schedule';
+
+const NOW = '2026-11-03T09:00:00.000Z';
+const PNG = readFileSync('docs/screenshots/desk.png');
+const JOB = 'demo-alder-bend';
+let folder: string;
+let data: string;
+let backups: string;
+let db: Database;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'chert-'));
+  data = join(folder, 'data');
+  backups = join(folder, 'backups');
+  mkdirSync(data);
+  db = openDatabase(join(data, 'chert.db'));
+  storeInspection(db, demoInspection('alder-bend'), NOW);
+  storeMedia(db, data, { jobId: JOB, id: 'p1' }, { type: 'image/png', bytes: PNG }, NOW);
+});
+afterEach(() => {
+  if (db.open) db.close();
+  rmSync(folder, { recursive: true });
+});
+
+const backUpAt = (at: string) => backUp(db, data, backups, at);
+
+describe('a backup', () => {
+  it('is verified byte by byte, and restored over a later state, which is put aside', async () => {
+    const before = writeInspectionFile(loadInspection(db, JOB)!);
+    const { id, era } = installationOf(db);
+    const name = await backUpAt(NOW);
+    expect(await verifyBackup(backups, name)).toEqual([]);
+    storeInspection(db, { ...demoInspection('mill-street') }, NOW);
+    db.close();
+    rmSync(pathOfMedia(data, JOB, 'p1').file);
+    const { stills, aside } = await restore(backups, name, data, '2026-11-04T09:00:00.000Z');
+    expect(stills).toBe(1);
+    expect(existsSync(join(aside!, 'chert.db'))).toBe(true);
+    db = openDatabase(join(data, 'chert.db'));
+    expect(writeInspectionFile(loadInspection(db, JOB)!)).toBe(before);
+    expect(loadInspection(db, 'demo-mill-street')).toBeNull();
+    expect(readFileSync(pathOfMedia(data, JOB, 'p1').file).equals(PNG)).toBe(true);
+    // The same Chert, in a new era: its devices offer again what it lacks.
+    expect(installationOf(db).id).toBe(id);
+    expect(installationOf(db).era > era).toBe(true);
+  });
+
+  it('keeps a still once for all backups, and says which were missing already', async () => {
+    storeMedia(db, data, { jobId: JOB, id: 'p2' }, { type: 'image/png', bytes: PNG.subarray(0, 500) }, NOW); // prettier-ignore
+    rmSync(pathOfMedia(data, JOB, 'p2').file);
+    const [first, second] = [await backUpAt(NOW), await backUpAt('2026-11-04T09:00:00.000Z')];
+    expect(readManifest(backups, first).missing).toEqual([{ jobId: JOB, id: 'p2' }]);
+    const groups = readdirSync(join(backups, 'media'));
+    expect(groups.flatMap((group) => readdirSync(join(backups, 'media', group)))).toHaveLength(1);
+    expect(listBackups(backups)).toEqual([second, first]);
+    expect(await verifyBackup(backups, second)).toEqual([]);
+  });
+
+  it.each<[string, (name: string) => void, RegExp]>([
+    ['a database that was touched', (name) => appendFileSync(join(backups, name, 'chert.db'), 'x'), /chert\.db has been changed/],
+    ['a still that was touched', (name) => writeFileSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256), 'x'), /has been changed/],
+    ['a still that is gone', (name) => rmSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256)), /is gone/],
+  ])('is not restored with %s; nothing is changed', async (_, spoil, says) => {
+    const name = await backUpAt(NOW);
+    spoil(name);
+    expect((await verifyBackup(backups, name)).join()).toMatch(says);
+    const before = readdirSync(data);
+    await expect(restore(backups, name, data, NOW)).rejects.toThrow(says);
+    expect(readdirSync(data)).toEqual(before);
+  }); // prettier-ignore
+
+  it('leaves nothing half when it fails', async () => {
+    writeFileSync(join(folder, 'file'), '');
+    await expect(backUp(db, data, join(folder, 'file'), NOW)).rejects.toThrow();
+    const closed = openDatabase(join(data, 'chert.db'));
+    closed.close();
+    await expect(backUp(closed, data, backups, NOW)).rejects.toThrow();
+    expect(readdirSync(backups)).toEqual([]);
+  });
+
+  it('made while another process writes holds all that was acknowledged before it began, and is whole', async () => {
+    const writer = spawn(process.execPath, ['--import', 'tsx', 'src/server/testing/writer.ts', join(data, 'chert.db')]); // prettier-ignore
+    let acknowledged = 0;
+    writer.stdout.on('data', (text: Buffer) => {
+      acknowledged = Number(text.toString('utf8').trim().split('\n').at(-1));
+    });
+    await once(writer.stdout, 'data');
+    for (let round = 0; round < 3; round += 1) {
+      const atLeast = acknowledged;
+      const reader = openDatabase(join(data, 'chert.db'));
+      const name = await backUp(reader, data, backups, `2026-11-0${round + 4}T09:00:00.000Z`);
+      reader.close();
+      expect(await verifyBackup(backups, name)).toEqual([]);
+      const copyPath = join(folder, 'copy.db');
+      copyFileSync(join(backups, name, 'chert.db'), copyPath);
+      const copy = openDatabase(copyPath);
+      const ids = (listEntries(copy, JOB).get('R1') ?? []).map(({ id }) => id);
+      copy.close();
+      rmSync(copyPath);
+      for (let index = 1; index <= atLeast; index += 1) expect(ids).toContain(`w${index}`);
+    }
+    writer.kill();
+    await once(writer, 'exit');
+    expect(acknowledged).toBeGreaterThan(10);
+  });
+
+  it('is made before a migration', () => {
+    db.close();
+    const path = join(folder, 'old.db');
+    copyFileSync(join(data, 'chert.db'), path);
+    const old = openDatabase(path);
+    old.pragma('user_version = 3');
+    old.exec('DROP TABLE installation; DROP TABLE changes; DROP TRIGGER edits_are_never_edited; DROP TRIGGER edits_are_never_deleted; DROP TABLE edits; ALTER TABLE jobs DROP COLUMN rev; ALTER TABLE jobs DROP COLUMN removed_at; ALTER TABLE jobs DROP COLUMN file_ids; ALTER TABLE share_links DROP COLUMN reader'); // prettier-ignore
+    old.close();
+    openDatabase(path).close();
+    expect(existsSync(join(folder, 'backups', 'before-migration-4.db'))).toBe(true);
+  });
+});
+
+describe('which backups are kept', () => {
+  const day = (back: number) => new Date(Date.parse('2026-12-31T03:00:00.000Z') - back * 86_400_000).toISOString(); // prettier-ignore
+  it('the last of 7 days, 4 weeks and 12 months', () => {
+    const names = Array.from({ length: 500 }, (_, index) => nameOf(day(index)));
+    const kept = [...namesToKeep([...names, 'media', 'last.json'])].sort().reverse();
+    expect(kept.slice(0, 7)).toEqual(names.slice(0, 7));
+    // Weeks end on 31, 27, 20 and 13 December; months at their last backup, back to January.
+    const months = ['2026-11-30', '2026-10-31', '2026-09-30', '2026-08-31', '2026-07-31', '2026-06-30', '2026-05-31', '2026-04-30', '2026-03-31', '2026-02-28', '2026-01-31']; // prettier-ignore
+    const rest = ['2026-12-20', '2026-12-13', ...months];
+    expect(kept.slice(7).map((name) => name.slice(0, 10))).toEqual(rest);
+  });
+  it('the last of all, whatever else', () => {
+    expect([...namesToKeep([nameOf('1999-01-01T00:00:00.000Z')])]).toHaveLength(1);
+  });
+  it('and others go, with the stills that only they had', async () => {
+    for (let index = 9; index >= 0; index -= 1) await backUpAt(day(40 + index));
+    mkdirSync(join(backups, 'media', 'ff'), { recursive: true });
+    writeFileSync(join(backups, 'media', 'ff', 'f'.repeat(64)), 'x');
+    prune(backups);
+    expect(listBackups(backups).length).toBeLessThan(10);
+    expect(readdirSync(join(backups, 'media', 'ff'))).toEqual([]);
+    for (const name of listBackups(backups)) expect(await verifyBackup(backups, name)).toEqual([]);
+  });
+});
+
+describe('when', () => {
+  it('a day after the last that was whole; what went wrong is told', () => {
+    mkdirSync(backups);
+    expect(isDue(readLast(backups), 0)).toBe(true);
+    writeLast(backups, { at: NOW, trouble: 'the disk is full' });
+    const last = readLast(backups);
+    expect(last.trouble).toBe('the disk is full');
+    expect(isDue(last, Date.parse(NOW) + 86_399_999)).toBe(false);
+    expect(isDue(last, Date.parse(NOW) + 86_400_000)).toBe(true);
+  });
+
+  it('never over a Chert that runs', () => {
+    expect(runningPid(data)).toBeNull();
+    noteRunning(data);
+    expect(runningPid(data)).toBe(process.pid);
+    writeFileSync(join(data, 'running.pid'), '999999999');
+    expect(runningPid(data)).toBeNull();
+  });
+});
+
+describe('health', () => {
+  const nowMs = Date.parse(NOW);
+  it('is good where both can be written, and tells a clock that was set back', () => {
+    const good = lookAtHealth(() => db, data, nowMs);
+    expect(good).toMatchObject({ ok: true, troubles: [], clockBehindMs: 0 });
+    const back = lookAtHealth(() => db, data, nowMs - 86_400_000);
+    expect(back.ok).toBe(false);
+    expect(back.troubles.join()).toContain('set back');
+  });
+  it('says in words what cannot be written', () => {
+    const gone = lookAtHealth(() => { throw new Error('unable to open database file'); }, join(data, 'chert.db'), nowMs); // prettier-ignore
+    expect(gone.troubles[0]).toContain('The database cannot be written: unable to open');
+    expect(gone.troubles[1]).toContain('Stills cannot be written');
+  });
+});

@@ -1,0 +1,193 @@
+import { createHash } from 'node:crypto';
+import {
+  createReadStream,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+} from 'node:fs';
+import { copyFile, open, rename, rm } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import Sqlite, { type Database } from 'better-sqlite3';
+import { installationOf } from '../installation';
+import { pathOfMedia } from '../media';
+import { writeWhole } from '../write-whole';
+import {
+  DATABASE_FILE,
+  type Manifest,
+  MANIFEST_FILE,
+  MEDIA_FOLDER,
+  nameOf,
+  namesToKeep,
+  timeOfName,
+} from './manifest';
+
+/** All pages in one step: a step that the database does not change under is never begun anew. */
+const ALL_PAGES = 2 ** 31 - 1;
+
+type MediaRow = { readonly jobId: string; readonly id: string; readonly sha256: string; readonly bytes: number }; // prettier-ignore
+
+/** SHA-256 and length of a file, read bit by bit. */
+export async function hashFile(path: string): Promise<{ sha256: string; bytes: number }> {
+  const hash = createHash('sha256');
+  let bytes = 0;
+  await pipeline(createReadStream(path), async (chunks) => {
+    for await (const chunk of chunks as AsyncIterable<Buffer>) {
+      hash.update(chunk);
+      bytes += chunk.byteLength;
+    }
+  });
+  return { sha256: hash.digest('hex'), bytes };
+}
+
+/** Where a still lies in a folder of backups, by its content: the same one is kept once for all of them. */
+export const placeOfContent = (folder: string, sha256: string): string =>
+  join(folder, MEDIA_FOLDER, sha256.slice(0, 2), sha256);
+
+async function copyWhole(from: string, to: string): Promise<void> {
+  mkdirSync(dirname(to), { recursive: true });
+  const half = `${to}.part`;
+  try {
+    await copyFile(from, half);
+    const handle = await open(half, 'r+');
+    await handle.sync();
+    await handle.close();
+    await rename(half, to);
+  } catch (error) {
+    await rm(half, { force: true });
+    throw error;
+  }
+}
+
+/** Keeps a still by its content; whether it is there, and is what its row says. */
+async function keepContent(folder: string, from: string, row: MediaRow): Promise<boolean> {
+  const to = placeOfContent(folder, row.sha256);
+  if (existsSync(to)) return true;
+  if (!existsSync(from)) return false;
+  if ((await hashFile(from)).sha256 !== row.sha256) return false;
+  await copyWhole(from, to);
+  return true;
+}
+
+/** Throws unless a database file is whole. */
+function checkDatabase(path: string): number {
+  const copy = new Sqlite(path, { readonly: true });
+  try {
+    const said = copy.pragma('integrity_check', { simple: true });
+    if (said !== 'ok') throw new Error(`${path}: the copy is not whole: ${String(said)}`);
+    return copy.pragma('user_version', { simple: true }) as number;
+  } finally {
+    copy.close();
+  }
+}
+
+/**
+ * Backs up a running Chert: the database by SQLite's online backup, each still once by its content, and a
+ * manifest with the hashes of all. Nothing that was acknowledged before it began is missing.
+ *
+ * @param db a connection of its own, so that nobody waits for it.
+ * @param dataFolder where the stills are.
+ * @param folder the folder of backups; the new one gets a folder in it.
+ * @returns the backup's name.
+ */
+export async function backUp(
+  db: Database,
+  dataFolder: string,
+  folder: string,
+  at: string,
+): Promise<string> {
+  const name = nameOf(at);
+  const half = join(folder, `${name}.part`);
+  mkdirSync(half, { recursive: true });
+  try {
+    const copy = join(half, DATABASE_FILE);
+    await db.backup(copy, { progress: () => ALL_PAGES });
+    // One file by itself, and stills of just the rows that are in it.
+    const made = new Sqlite(copy);
+    made.pragma('journal_mode = DELETE');
+    const rows = made
+      .prepare<[], MediaRow>(
+        'SELECT job_id AS jobId, id, sha256, bytes FROM media ORDER BY job_id, id',
+      )
+      .all();
+    const { id: installation } = installationOf(made);
+    made.close();
+    const media: MediaRow[] = [];
+    const missing: Manifest['missing'][number][] = [];
+    for (const row of rows) {
+      const from = pathOfMedia(dataFolder, row.jobId, row.id).file;
+      if (await keepContent(folder, from, row)) media.push(row);
+      else missing.push({ jobId: row.jobId, id: row.id });
+    }
+    const manifest: Manifest = {
+      format: 'chert-backup',
+      version: 1,
+      at,
+      installation,
+      databaseVersion: checkDatabase(copy),
+      database: await hashFile(copy),
+      media,
+      missing,
+    };
+    writeWhole(join(half, MANIFEST_FILE), Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`));
+    await rename(half, join(folder, name));
+    return name;
+  } catch (error) {
+    rmSync(half, { recursive: true, force: true });
+    throw error;
+  }
+}
+
+/** The backups of a folder, the latest first. */
+export function listBackups(folder: string): string[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter((name) => timeOfName(name) !== null)
+    .sort()
+    .reverse();
+}
+
+export function readManifest(folder: string, name: string): Manifest {
+  const path = join(folder, name, MANIFEST_FILE);
+  const manifest = JSON.parse(readFileSync(path, 'utf8')) as Manifest;
+  if (manifest.format !== 'chert-backup' || manifest.version !== 1)
+    throw new Error(`${path}: expected the manifest of a Chert backup, version 1`);
+  return manifest;
+}
+
+/**
+ * Reads a backup again, every byte of it.
+ *
+ * @returns what is not as it was written; empty when all is.
+ */
+export async function verifyBackup(folder: string, name: string): Promise<string[]> {
+  const faults: string[] = [];
+  const manifest = readManifest(folder, name);
+  const check = async (path: string, { sha256, bytes }: { sha256: string; bytes: number }) => {
+    if (!existsSync(path)) return void faults.push(`${path} is gone`);
+    const found = await hashFile(path);
+    if (found.sha256 !== sha256 || found.bytes !== bytes) faults.push(`${path} has been changed`);
+  };
+  await check(join(folder, name, DATABASE_FILE), manifest.database);
+  for (const row of manifest.media) await check(placeOfContent(folder, row.sha256), row);
+  if (faults.length === 0) checkDatabase(join(folder, name, DATABASE_FILE));
+  return faults;
+}
+
+/** Takes out backups that need not be kept, and stills that no backup names any more. */
+export function prune(folder: string): void {
+  const names = listBackups(folder);
+  const kept = namesToKeep(names);
+  for (const name of names)
+    if (!kept.has(name)) rmSync(join(folder, name), { recursive: true, force: true });
+  const named = new Set(
+    [...kept].flatMap((name) => readManifest(folder, name).media.map(({ sha256 }) => sha256)),
+  );
+  const media = join(folder, MEDIA_FOLDER);
+  if (!existsSync(media)) return;
+  for (const group of readdirSync(media))
+    for (const file of readdirSync(join(media, group)))
+      if (!named.has(file)) rmSync(join(media, group, file), { force: true });
+}

@@ -1,0 +1,55 @@
+import { copyFileSync, existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { openDatabase } from '../database';
+import { beginEra } from '../installation';
+import { pathOfMedia } from '../media';
+import { writeWhole } from '../write-whole';
+import { placeOfContent, readManifest, verifyBackup } from './backup';
+import { DATABASE_FILE, nameOf } from './manifest';
+
+/** What a restore did. */
+export type Restored = {
+  readonly stills: number;
+  /** Where what was there before lies now; `null` where there was nothing. */
+  readonly aside: string | null;
+};
+
+/**
+ * Puts a data folder back to a backup, after reading all of that again. What was there before is put aside,
+ * not deleted. A new era begins, so that devices offer again what the backup does not have.
+ *
+ * @throws when the backup is not as it was written. Nothing was changed then.
+ */
+export async function restore(
+  folder: string,
+  name: string,
+  dataFolder: string,
+  at: string,
+): Promise<Restored> {
+  const faults = await verifyBackup(folder, name);
+  if (faults.length > 0) throw new Error(`the backup is not whole:\n${faults.join('\n')}`);
+  mkdirSync(dataFolder, { recursive: true });
+  const isThere = existsSync(join(dataFolder, DATABASE_FILE));
+  const aside = isThere ? join(dataFolder, `before-restore-${nameOf(at)}`) : null;
+  if (aside) {
+    mkdirSync(aside);
+    for (const part of ['', '-wal', '-shm']) {
+      const file = `${DATABASE_FILE}${part}`;
+      if (existsSync(join(dataFolder, file))) renameSync(join(dataFolder, file), join(aside, file));
+    }
+  }
+  const { media } = readManifest(folder, name);
+  for (const { jobId, id, sha256 } of media) {
+    const { file } = pathOfMedia(dataFolder, jobId, id);
+    mkdirSync(dirname(file), { recursive: true });
+    writeWhole(file, readFileSync(placeOfContent(folder, sha256)));
+  }
+  // Under its own name only when it is whole.
+  const half = join(dataFolder, `${DATABASE_FILE}.part`);
+  copyFileSync(join(folder, name, DATABASE_FILE), half);
+  renameSync(half, join(dataFolder, DATABASE_FILE));
+  const db = openDatabase(join(dataFolder, DATABASE_FILE));
+  beginEra(db);
+  db.close();
+  return { stills: media.length, aside };
+}
