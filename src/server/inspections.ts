@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { writeInspectionFile } from '#core/formats/inspection-file';
+import { withSafeIds } from '#core/formats/safe-ids';
 import type { AccessPoint } from '#core/job/access-point';
 import { setupOf } from '#core/job/edits';
 import type { Inspection } from '#core/job/inspection';
@@ -43,18 +44,20 @@ export function loadInspection(db: Database, jobId: string): Inspection | null {
 }
 
 /**
- * Stores a checked inspection as a new job, whole or not at all.
+ * Stores a checked inspection as a new job, whole or not at all. Ids that cannot stand in an address are made
+ * safe; what the file called them is kept for when it is written again.
  *
  * @returns `known` when the very same job is here already, `conflict` when another with its id is.
  */
-export function storeInspection(db: Database, inspection: Inspection, now: string): Stored {
+export function storeInspection(db: Database, file: Inspection, now: string): Stored {
+  const { inspection, fileIds } = withSafeIds(file);
   const store = db.transaction((): Stored => {
     const known = loadInspection(db, inspection.job.id);
     if (known) {
       return writeInspectionFile(known) === writeInspectionFile(inspection) ? 'known' : 'conflict';
     }
     const { format: _f, version: _v, job, property, accessPoints, runs, ...rest } = inspection;
-    insertJob(db, job.id, { job: { ...job }, property: { ...property }, rest }, now);
+    insertJob(db, job.id, { job: { ...job }, property: { ...property }, rest }, now, fileIds);
     for (const access of accessPoints) addPart(db, 'access_points', job.id, access);
     for (const run of runs) {
       addPart(db, 'runs', job.id, setupOf(run));

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import type { FileIds } from '#core/formats/safe-ids';
 import type { JobSummary } from '#core/desk/desk';
 
 /** A job as its row keeps it: parsed JSON, unknown keys included. */
@@ -26,14 +27,35 @@ export function findJob(db: Database, id: string): JobRow | null {
     : null;
 }
 
-export function insertJob(db: Database, id: string, row: Sections, bookedAt: string): void {
-  db.prepare('INSERT INTO jobs (id, job, property, rest, booked_at) VALUES (?, ?, ?, ?, ?)').run(
+/** Stores a new job. `fileIds`: what its file called ids that had to be made safe. */
+export function insertJob(
+  db: Database,
+  id: string,
+  row: Sections,
+  bookedAt: string,
+  fileIds: FileIds,
+): void {
+  const insert = db.prepare(
+    'INSERT INTO jobs (id, job, property, rest, booked_at, file_ids) VALUES (?, ?, ?, ?, ?, ?)',
+  );
+  insert.run(
     id,
     JSON.stringify(row.job),
     JSON.stringify(row.property),
     JSON.stringify(row.rest),
     bookedAt,
+    Object.keys(fileIds).length > 0 ? JSON.stringify(fileIds) : null,
   );
+}
+
+/** What a job's file called ids that had to be made safe. */
+export function findFileIds(db: Database, id: string): FileIds {
+  const row = db
+    .prepare<[string], { fileIds: string | null }>(
+      'SELECT file_ids AS fileIds FROM jobs WHERE id = ?',
+    )
+    .get(id);
+  return row?.fileIds ? (JSON.parse(row.fileIds) as FileIds) : {};
 }
 
 /** Replaces the facts of a job; what they were before is kept by a trigger. */

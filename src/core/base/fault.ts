@@ -19,6 +19,11 @@ export function sayFault(fault: Fault): string {
   return `${fault.path || 'file'}: expected ${fault.expected}, got ${fault.got}${next}`;
 }
 
+/** Adds faults to a list, however many there are. */
+export function addFaults(to: Fault[], more: readonly Fault[]): void {
+  for (const fault of more) to.push(fault);
+}
+
 /** A path of keys and indexes as people write it: `runs[0].entries[3].readingFt`. */
 export function sayPath(path: readonly (string | number)[]): string {
   return path.reduce<string>((text, step) => {

@@ -1,4 +1,5 @@
-import { type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
+import { findLimitFaults } from '../base/limits';
+import { addFaults, type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
 import { FORMAT, FORMAT_VERSION, type Inspection, inspectionSchema } from '../job/inspection';
 import { checkEntry } from '../log/entry';
@@ -46,16 +47,19 @@ export function checkInspection(value: unknown): Outcome<Inspection> {
       },
     ]);
   }
+  // Before anything is checked: what is checked here is small enough to be.
+  const tooLarge = findLimitFaults(value);
+  if (tooLarge.length > 0) return fail(tooLarge);
   const faults: Fault[] = [];
   const { error } = inspectionSchema.validate(value, VALIDATION);
-  if (error) faults.push(...faultsFromJoi(error));
+  if (error) addFaults(faults, faultsFromJoi(error));
   if (Array.isArray(head.runs)) {
     head.runs.forEach((run: unknown, runIndex) => {
       const entries = (run as { entries?: unknown } | null)?.entries;
       if (!Array.isArray(entries)) return;
       entries.forEach((entry: unknown, index) => {
         const outcome = checkEntry(entry, ['runs', runIndex, 'entries', index]);
-        if (!outcome.ok) faults.push(...outcome.faults);
+        if (!outcome.ok) addFaults(faults, outcome.faults);
       });
     });
   }

@@ -1,4 +1,4 @@
-import { type Fault, sayGot } from '../base/fault';
+import { addFaults, type Fault, sayGot } from '../base/fault';
 import type { Inspection } from '../job/inspection';
 import type { Run } from '../job/run';
 import type { Entry } from '../log/entry';
@@ -28,7 +28,7 @@ export function findReferenceFaults(inspection: Inspection): Fault[] {
     if (run.lineId !== undefined && inspection.lines) {
       expect(`runs[${index}].lineId`, lineIds, 'a line', run.lineId);
     }
-    faults.push(...entryReferenceFaults(run, `runs[${index}]`));
+    addFaults(faults, entryReferenceFaults(run, `runs[${index}]`));
   });
   const entryIds = new Map(
     inspection.runs.map((run) => [run.id, new Set(run.entries.map((entry) => entry.id))]),

@@ -103,3 +103,43 @@ describe('foldLog', () => {
     );
   });
 });
+
+describe('a log of 20,000 entries in one chain', () => {
+  const COUNT = 20_000;
+  const chain = (link: (index: number) => object): Entry[] =>
+    Array.from({ length: COUNT }, (_, index) => ({
+      ...({ id: `e${index}`, at: '2026-11-03T09:00:00Z', pass: 'out', readingFt: null } as const),
+      ...link(index),
+    })) as Entry[];
+  const corrections = chain((index) => ({
+    kind: 'note',
+    note: `${index}`,
+    ...(index > 0 ? { replaces: `e${index - 1}` } : {}),
+  }));
+  const retractions = chain((index) =>
+    index > 0 ? { kind: 'retract', retracts: `e${index - 1}` } : { kind: 'note', note: 'first' },
+  );
+  /** The same log with the later half of every pair first, and so on: neither order helps. */
+  const shuffled = (log: readonly Entry[]) =>
+    log.toSorted((a, b) => ((Number(a.id.slice(1)) * 7919) % COUNT) - ((Number(b.id.slice(1)) * 7919) % COUNT)); // prettier-ignore
+
+  it.each<[string, (log: readonly Entry[]) => readonly Entry[]]>([
+    ['in order', (log) => log],
+    ['backwards', (log) => log.toReversed()],
+    ['in no order', shuffled],
+  ])('is folded %s', (_, inOrder) => {
+    const corrected = foldLog(inOrder(corrections));
+    expect(corrected.standing.map(({ id }) => id)).toEqual([`e${COUNT - 1}`]);
+    expect(corrected.rootOf(`e${COUNT - 1}`)).toBe('e0');
+    expect(corrected.heirsOf('e0').map(({ id }) => id)).toEqual([`e${COUNT - 1}`]);
+    // The last retraction stands, so the one before it is taken back, and so on down to the note.
+    const retracted = foldLog(inOrder(retractions));
+    expect(retracted.standing).toEqual([]);
+    expect(retracted.fallen.size).toBe(COUNT / 2);
+  });
+
+  it('does not hang on a chain that bites its own tail', () => {
+    const loop = corrections.slice(0, 3).map((entry, index) => ({ ...entry, replaces: `e${(index + 1) % 3}` })); // prettier-ignore
+    expect(foldLog(loop as Entry[]).byId.size).toBe(3);
+  });
+});

@@ -1,3 +1,4 @@
+import { answersInChain } from './chain';
 import type { Entry } from './entry';
 
 /** The log of one run after corrections and retractions have been applied. */
@@ -29,23 +30,27 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   const retractors = groupIds(log, (entry) => (entry.kind === 'retract' ? entry.retracts : null));
   const successors = groupIds(log, (entry) => entry.replaces ?? null);
 
-  // Most entries were neither corrected nor taken back: only the others walk a chain.
+  const retractorsOf = (id: string) => retractors.get(id) ?? NONE;
+  const successorsOf = (id: string) => successors.get(id) ?? NONE;
   const isUntouched = (id: string) => !retractors.has(id) && !successors.has(id);
-  const aliveInChain = memo<boolean>((id) => !retractors.get(id)?.some(isAlive), no);
-  const isAlive = (id: string): boolean => !retractors.has(id) || aliveInChain(id);
-  const replacedInChain = memo<boolean>(
-    (id) => successors.get(id)!.some((by) => isAlive(by) || isReplaced(by)),
-    no,
+  const isAlive = answersInChain<boolean>(
+    retractorsOf,
+    (id, isAlso) => !retractorsOf(id).some(isAlso),
+    () => false,
   );
-  const isReplaced = (id: string): boolean => successors.has(id) && replacedInChain(id);
-  // Later entries first: each answer then rests on answers already known, however long a chain is.
-  const touched = log.filter(({ id }) => !isUntouched(id)).reverse();
-  for (const { id } of touched) isReplaced(id);
+  const isReplaced = answersInChain<boolean>(
+    successorsOf,
+    (id, isAlso) => successorsOf(id).some((by) => isAlive(by) || isAlso(by)),
+    () => false,
+  );
 
   const fallen = new Map<string, 'replaced' | 'retracted'>();
   const standing: Entry[] = [];
   for (const entry of log) {
-    if (!isAlive(entry.id)) fallen.set(entry.id, 'retracted');
+    // Most entries were neither corrected nor taken back.
+    if (isUntouched(entry.id)) {
+      if (entry.kind !== 'retract') standing.push(entry);
+    } else if (!isAlive(entry.id)) fallen.set(entry.id, 'retracted');
     else if (isReplaced(entry.id)) fallen.set(entry.id, 'replaced');
     else if (entry.kind !== 'retract') standing.push(entry);
   }
@@ -54,26 +59,25 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
     .sort((a, b) => a.atMs - b.atMs)
     .map(({ entry }) => entry);
 
-  const rootInChain = memo<string>(
-    (id) => rootOf(byId.get(id)!.replaces!),
+  /** What an entry goes on from. Where two entries correct one, the first goes on, the other starts anew. */
+  const goesOnFrom = (id: string): readonly string[] => {
+    const before = byId.get(id)?.replaces;
+    const goesOn = before !== undefined && byId.has(before) && successorsOf(before)[0] === id;
+    return goesOn ? [before] : NONE;
+  };
+  const rootOf = answersInChain<string>(
+    goesOnFrom,
+    (id, rootOfOther) => goesOnFrom(id).map(rootOfOther)[0] ?? id,
     (id) => id,
   );
-  const rootOf = (id: string): string => {
-    const before = byId.get(id)?.replaces;
-    // Where two entries correct one, the first goes on with its chain and the other starts its own.
-    const goesOn = before !== undefined && byId.has(before) && successors.get(before)![0] === id;
-    return goesOn ? rootInChain(id) : id;
-  };
-  const heirsInChain = memo<readonly string[]>(
-    (id) => successors.get(id)?.flatMap(heirIds) ?? [],
-    () => [],
+  const heirIds = answersInChain<readonly string[]>(
+    (id) => (fallen.has(id) ? successorsOf(id) : NONE),
+    (id, heirsOfOther) => {
+      if (!byId.has(id)) return NONE;
+      return fallen.has(id) ? successorsOf(id).flatMap(heirsOfOther) : [id];
+    },
+    () => NONE,
   );
-  const heirIds = (id: string): readonly string[] => {
-    if (!byId.has(id)) return [];
-    return fallen.has(id) ? heirsInChain(id) : [id];
-  };
-  for (const { id } of log) rootOf(id);
-  for (const { id } of touched) heirIds(id);
   return {
     standing: inTime,
     fallen,
@@ -83,7 +87,7 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
   };
 }
 
-const no = () => false;
+const NONE: readonly string[] = [];
 
 function groupIds(
   log: readonly Entry[],
@@ -98,19 +102,4 @@ function groupIds(
     else groups.set(id, [entry.id]);
   }
   return groups;
-}
-
-/** Remembers answers by id; a chain that bites its own tail answers `atLoop` instead of recursing. */
-function memo<T>(answer: (id: string) => T, atLoop: (id: string) => T): (id: string) => T {
-  const known = new Map<string, T>();
-  const asked = new Set<string>();
-  return (id) => {
-    if (known.has(id)) return known.get(id)!;
-    if (asked.has(id)) return atLoop(id);
-    asked.add(id);
-    const value = answer(id);
-    asked.delete(id);
-    known.set(id, value);
-    return value;
-  };
 }

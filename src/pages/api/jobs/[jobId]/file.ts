@@ -1,4 +1,7 @@
 import { writeInspectionFile } from '#core/formats/inspection-file';
+import { withFileIds } from '#core/formats/safe-ids';
+import { database } from '#server/database';
+import { findFileIds } from '#server/jobs';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
@@ -9,7 +12,7 @@ export const GET = endpoint((context) => {
   return sendFile({
     name: `${safeName(inspection.job.title)}.chert.json`,
     type: 'application/json',
-    bytes: writeInspectionFile(inspection),
+    bytes: writeInspectionFile(withFileIds(inspection, findFileIds(database(), inspection.job.id))),
   });
 });
 

@@ -3,11 +3,13 @@ import { writeGeoJson } from '#core/formats/geojson';
 import { writeCalendar } from '#core/formats/icalendar';
 import { writeObservations } from '#core/formats/observations-csv';
 import { writeChapters } from '#core/formats/webvtt';
+import { withFileIds } from '#core/formats/safe-ids';
 import { dataFolder, database } from '#server/database';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { type FileOut, safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
+import { findFileIds } from '#server/jobs';
 import { packJob } from '#server/zip';
 
 /** The job in open formats, by the name of the file. */
@@ -17,7 +19,13 @@ export const GET = endpoint((context) => {
   const title = safeName(inspection.job.title);
   const file = (name: string, type: string, bytes: FileOut['bytes']): Response =>
     sendFile({ name: `${title}${name}`, type, bytes });
-  if (wanted === 'job.zip') return file('.chert.zip', 'application/zip', packJob(database(), dataFolder(), inspection)); // prettier-ignore
+  if (wanted === 'job.zip') {
+    const fileIds = findFileIds(database(), inspection.job.id);
+    const written = withFileIds(inspection, fileIds);
+    const nameOf = (id: string) => fileIds[id] ?? id;
+    const zip = packJob(database(), dataFolder(), inspection, written, nameOf);
+    return file('.chert.zip', 'application/zip', zip);
+  }
   const derived = derive(inspection);
   if (wanted === 'observations.csv') return file('-observations.csv', 'text/csv', writeObservations(derived)); // prettier-ignore
   if (wanted === 'located.geojson') return file('-located.geojson', 'application/geo+json', writeGeoJson(derived)); // prettier-ignore
