@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './e2e/chromium';
+import { SERVER_ENV, TOKEN } from './e2e/server-env';
 
 const PORT = 4871;
 
@@ -16,12 +17,14 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // What tests ask of the server without a page, they ask as a script that has the token.
+    extraHTTPHeaders: { authorization: `Bearer ${TOKEN}` },
     launchOptions: CHROMIUM,
   },
   webServer: {
     command: 'node scripts/test-server.mjs',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT) },
+    env: { ...SERVER_ENV, PORT: String(PORT) },
     reuseExistingServer: false,
   },
 });

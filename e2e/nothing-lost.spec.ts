@@ -106,11 +106,12 @@ test('a full disk on the server is said, and everything is sent when there is ro
   const id = await bookJob(page, '23 Flint Row');
   await startRun(page);
   await expectSaved(page);
+  const { chert: stamp } = (await (await request.get(`${server.base}/api/health`)).json()) as { chert: unknown }; // prettier-ignore
   await page.route('**/entries', (route) =>
     route.fulfill({
       status: 507,
       contentType: 'application/json',
-      body: JSON.stringify({ error: { code: 'disk-full', message: 'The disk under Chert’s data is full.', faults: [] } }),
+      body: JSON.stringify({ chert: stamp, error: { code: 'disk-full', message: 'The disk under Chert’s data is full.', faults: [] } }),
     }),
   ); // prettier-ignore
   await callOut(page, 'tee 20 ft');

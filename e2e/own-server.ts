@@ -1,3 +1,4 @@
+import { SERVER_ENV } from './server-env';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -12,7 +13,7 @@ export function ownServer(port: number) {
 
   async function start(request: APIRequestContext): Promise<void> {
     server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
-      env: { ...process.env, PORT: String(port), CHERT_DATA: data },
+      env: { ...process.env, ...SERVER_ENV, PORT: String(port), CHERT_DATA: data },
       stdio: 'ignore',
     });
     await expect(async () => {

@@ -71,8 +71,6 @@ test.describe('bad input', () => {
     ['a job that is not there', '/api/jobs/nix/runs', '{}', 404, ''],
     ['a booking of nothing', '/api/jobs', '{}', 400, 'address: expected a value here, got nothing'],
     ['a booking of null', '/api/jobs', 'null', 400, ''],
-    ['a run of nothing', '/api/jobs/demo-alder-bend/runs', '[]', 400, ''],
-    ['an access of text', '/api/jobs/demo-alder-bend/access-points', '"x"', 400, ''],
     [
       'a file of a later version',
       '/api/jobs/import',
@@ -101,6 +99,18 @@ test.describe('bad input', () => {
       expect(response.headers()['x-content-type-options']).toBe('nosniff');
     });
   }
+
+  test('edits of a job are refused by path; nothing is stored', async ({ request }) => {
+    const edits = [{ path: ['property', 'yearBuilt'], value: 'old' }];
+    const saidAt = '2026-11-03T09:00:00Z';
+    const patch = (data: object) => request.patch('/api/jobs/demo-alder-bend', { data });
+    const bad = await patch({ id: 'x', device: 'd', saidAt, base: 1, edits });
+    expect(bad.status()).toBe(400);
+    const { error } = (await bad.json()) as Faults;
+    expect(error.faults[0]!.path).toBe('property.yearBuilt');
+    expect((await patch({ edits })).status()).toBe(400);
+    expect((await request.patch('/api/jobs/nix', { data: { id: 'x', device: 'd', saidAt, base: 1, edits } })).status()).toBe(404); // prettier-ignore
+  });
 
   test('other methods, other types, other hosts and other sites are refused', async ({
     request,

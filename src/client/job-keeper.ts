@@ -65,6 +65,8 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
   let isBehind = false;
   let isStopped = false;
   let checkedEra = '';
+  // Whether this device's store holds the state that is shown: only then is a change in it done with.
+  let isHeld = false;
   let list: readonly Kept[] = [];
 
   function show(next: Base): void {
@@ -78,7 +80,7 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
   /** Takes every change as far as it has come by now. */
   async function advance(): Promise<void> {
     await adopt(base, list);
-    await mark(jobId, newlyShown(base, list), { state: 'shown' });
+    if (isHeld) await mark(jobId, newlyShown(base, list), { state: 'shown' });
     await mark(jobId, superseded(list), { state: 'superseded' });
     if (checkedEra === base.era) return;
     checkedEra = base.era;
@@ -89,14 +91,21 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
     if (again.length > 0) sender.poke();
   }
 
+  /** Holds a state of the server on this device; without room for it the page still shows it. */
+  async function hold(next: Base): Promise<void> {
+    isHeld = await keepBase(next).then(
+      () => true,
+      () => false,
+    );
+  }
+
   async function refresh(since: number | null): Promise<void> {
     const fetched = await fetchBase(jobId, installation, since);
     if (!fetched || isStopped) return;
     isBehind = false;
     const { told, ...next } = fetched;
     listener.onTold(told);
-    // Without room for it the page still shows it.
-    await keepBase(next).catch(() => undefined);
+    await hold(next);
     show(next);
     await advance();
   }
@@ -114,24 +123,37 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
     },
   );
   let waitingBefore = -1;
+  let inTurn = Promise.resolve();
   const unwatch = watchKept(
     jobId,
     (next) => {
-      list = next;
-      listener.onKept(next);
-      // Another tab may have done it: whoever comes first sends it.
-      const waiting = next.filter(({ state }) => state === 'kept').length;
-      if (waiting > waitingBefore) sender.poke();
-      waitingBefore = waiting;
-      if (next.length - waiting > MOST_LAID) isBehind = true;
-      advance().catch(listener.onTrouble);
+      inTurn = inTurn.then(() => take(next)).catch(listener.onTrouble);
     },
     listener.onTrouble,
   );
+
+  /** Takes up what this device holds now. */
+  async function take(next: readonly Kept[]): Promise<void> {
+    const ids = new Set(next.map(({ id }) => id));
+    // What another tab is done with is in the state that it holds: that is shown first.
+    const isGone = list.some(({ id, state }) => state !== 'refused' && !ids.has(id));
+    const held = isGone ? await findBase(jobId) : null;
+    if (isStopped) return;
+    if (held) show(held);
+    list = next;
+    listener.onKept(next);
+    // Another tab may have done it: whoever comes first sends it.
+    const waiting = next.filter(({ state }) => state === 'kept').length;
+    if (waiting > waitingBefore) sender.poke();
+    waitingBefore = waiting;
+    if (next.length - waiting > MOST_LAID) isBehind = true;
+    await advance();
+  }
   void findBase(jobId)
     .then(async (held) => {
       const latest = latestBase(held, base);
-      if (latest !== held) await keepBase(latest);
+      if (latest === held) isHeld = true;
+      else await hold(latest);
       show(latest);
       await forget(jobId, forgettable(await listAtRest(jobId), Date.now()));
     })

@@ -1,5 +1,5 @@
 import Dexie, { liveQuery, type Table } from 'dexie';
-import type { Base, Kept, KeptState } from './change';
+import { type Base, type Kept, type KeptState, latestBase } from './change';
 import { upgradeOldChanges } from './old-store';
 
 /** A still or a voice note on this device. */
@@ -189,8 +189,13 @@ export async function findBase(jobId: string): Promise<Base | null> {
   return (await store().bases.get(jobId)) ?? null;
 }
 
+/** Holds what the server showed, unless something newer of the same server is held already. */
 export async function keepBase(base: Base): Promise<void> {
-  await store().bases.put(base);
+  const db = store();
+  await db.transaction('rw', db.bases, async () => {
+    const held = (await db.bases.get(base.jobId)) ?? null;
+    if (latestBase(held, base) === base) await db.bases.put(base);
+  });
 }
 
 /** A line that is typed but not logged yet; an empty one is forgotten. */

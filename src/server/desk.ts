@@ -1,8 +1,15 @@
 import type { Database } from 'better-sqlite3';
-import { derive } from '#core/derive';
-import { composeCard, composeRow, type Desk, isAtWork } from '#core/desk/desk';
+import { derive, type Derived } from '#core/derive';
+import {
+  composeCard,
+  composeRow,
+  type Desk,
+  type DeskCard,
+  isAtWork,
+  type JobSummary,
+} from '#core/desk/desk';
 import { loadInspection } from './inspections';
-import { listJobs } from './jobs';
+import { listJobs, revOf } from './jobs';
 
 /** The most rows of the list below; a search narrows it. */
 const MOST_ROWS = 200;
@@ -11,6 +18,32 @@ const MOST_CARDS = 12;
 function localDay(now: Date): string {
   const two = (value: number) => String(value).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+type Known = { readonly key: string; readonly card: DeskCard };
+/** Cards by job, as of its revision and a day: working one out takes long. */
+const cardsOf = new WeakMap<Database, Map<string, Known>>();
+
+function cardOf(db: Database, job: JobSummary, today: string): DeskCard {
+  const cards = cardsOf.get(db) ?? new Map<string, Known>();
+  cardsOf.set(db, cards);
+  const key = `${revOf(db, job.id)} ${today}`;
+  const known = cards.get(job.id);
+  if (known?.key === key) return known.card;
+  const card = composeCard(job, deriveSafely(db, job.id), today);
+  cards.set(job.id, { key, card });
+  return card;
+}
+
+/** What is computed from a job's log; `null` where it cannot be: one bad job takes nothing else along. */
+function deriveSafely(db: Database, jobId: string): Derived | null {
+  try {
+    const inspection = loadInspection(db, jobId);
+    return inspection && derive(inspection);
+  } catch (error) {
+    console.error(`job ${jobId}:`, error);
+    return null;
+  }
 }
 
 /** Reads the Desk: jobs at work in order of their appointments, and all jobs below. */
@@ -25,6 +58,6 @@ export function readDesk(db: Database, now: Date, query: string): Desk {
     .filter((job) => isAtWork(job, today))
     .sort((a, b) => Date.parse(a.scheduledFor) - Date.parse(b.scheduledFor))
     .slice(0, MOST_CARDS)
-    .map((job) => composeCard(job, derive(loadInspection(db, job.id)!), today));
+    .map((job) => cardOf(db, job, today));
   return { cards, rows: found.slice(0, MOST_ROWS).map(composeRow), total: found.length };
 }

@@ -6,7 +6,7 @@ import { setupOf } from '#core/job/edits';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import { appendEntries, listEntries } from './entries';
-import { findJob, insertJob, updateJob } from './jobs';
+import { bringBack, findJob, insertJob, removeJob, updateJob } from './jobs';
 import { addPart, listParts, putPart, type Stored } from './parts';
 
 /** An inspection and the revision of its job that it shows. */
@@ -52,9 +52,13 @@ export function loadInspection(db: Database, jobId: string): Inspection | null {
 export function storeInspection(db: Database, file: Inspection, now: string): Stored {
   const { inspection, fileIds } = withSafeIds(file);
   const store = db.transaction((): Stored => {
+    // One that was taken off the list comes back, if it is the same.
+    const wasRemoved = bringBack(db, inspection.job.id);
     const known = loadInspection(db, inspection.job.id);
     if (known) {
-      return writeInspectionFile(known) === writeInspectionFile(inspection) ? 'known' : 'conflict';
+      const isSame = writeInspectionFile(known) === writeInspectionFile(inspection);
+      if (!isSame && wasRemoved) removeJob(db, inspection.job.id, now);
+      return isSame ? 'known' : 'conflict';
     }
     const { format: _f, version: _v, job, property, accessPoints, runs, ...rest } = inspection;
     insertJob(db, job.id, { job: { ...job }, property: { ...property }, rest }, now, fileIds);

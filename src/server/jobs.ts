@@ -95,6 +95,14 @@ export function removeJob(db: Database, id: string, now: string): boolean {
   return done.changes > 0;
 }
 
+/** Brings a job back on the list; whether it had been taken off. */
+export function bringBack(db: Database, id: string): boolean {
+  const done = db
+    .prepare('UPDATE jobs SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
+    .run(id);
+  return done.changes > 0;
+}
+
 /** All jobs, the latest appointment first. */
 export function listJobs(db: Database): JobSummary[] {
   return db

@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { readInspectionFile, writeInspectionFile } from '#core/formats/inspection-file';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry } from '#core/log/entry';
@@ -11,6 +11,7 @@ import { readDesk } from './desk';
 import { appendEntries, listEntries } from './entries';
 import { loadInspection, storeInspection } from './inspections';
 import { migrate, readMigrations } from './migrate';
+import { removeJob } from './jobs';
 import { addPart } from './parts';
 
 const NOW = '2026-11-03T00:00:00Z';
@@ -125,5 +126,30 @@ describe('the store', () => {
       readDesk(db, new Date('2026-12-24T12:00:00'), 'heron').rows.map(({ title }) => title),
     ).toEqual(['27 Heron Court']);
     expect(readDesk(db, new Date('2026-12-24T12:00:00'), '').cards).toEqual([]);
+  });
+
+  it('lists every other job when one cannot be worked out', () => {
+    for (const name of demoNames) storeInspection(db, demo(name), NOW);
+    db.exec(`UPDATE runs SET body = '{"id":"R1"}' WHERE job_id = 'demo-alder-bend'`);
+    const log = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    const desk = readDesk(db, new Date('2026-11-04T12:00:00'), '');
+    expect(log).toHaveBeenCalledTimes(1);
+    log.mockRestore();
+    expect(desk.cards).toHaveLength(6);
+    expect(desk.cards.find(({ id }) => id === 'demo-alder-bend')!.waits).toMatch(
+      /cannot be worked out/,
+    );
+  });
+
+  it('takes a job off the list, keeps all of it, and brings it back with its file', () => {
+    storeInspection(db, demo(), NOW);
+    expect(removeJob(db, 'demo-alder-bend', NOW)).toBe(true);
+    expect(loadInspection(db, 'demo-alder-bend')).toBeNull();
+    expect(readDesk(db, new Date('2026-11-04T12:00:00'), '').total).toBe(0);
+    const other = { ...demo(), decisions: [{ id: 'd', kind: 'k', reason: 'r' }] };
+    expect(storeInspection(db, other, NOW)).toBe('conflict');
+    expect(loadInspection(db, 'demo-alder-bend')).toBeNull();
+    expect(storeInspection(db, demo(), NOW)).toBe('known');
+    expect(loadInspection(db, 'demo-alder-bend')).not.toBeNull();
   });
 });

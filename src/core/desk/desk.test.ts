@@ -1,3 +1,4 @@
+import { sayBackup } from './say-backup';
 import { describe, expect, it } from 'vitest';
 import { sayFault } from '../base/fault';
 import { derive } from '../derive';
@@ -104,4 +105,19 @@ describe('booking', () => {
   it('takes a period that ends on the day of the scope', () => {
     expect(faults({ inspectionPeriodEndsOn: '2026-11-03' })).toEqual([]);
   });
+});
+
+describe('the last backup', () => {
+  const now = Date.parse('2026-11-10T12:00:00Z');
+  it.each<[string | null, string | null, string, boolean]>([
+    [null, null, 'Nothing has been backed up yet.', false],
+    ['2026-11-10T11:30:00Z', null, 'Backed up less than an hour ago.', false],
+    ['2026-11-10T03:00:00Z', null, 'Backed up 9 hours ago.', false],
+    ['2026-11-08T11:00:00Z', null, 'Backed up 2 days ago.', true],
+    ['2026-11-09T03:00:00Z', 'the disk is full', 'Backed up 33 hours ago. The last try failed: the disk is full', true],
+    // A clock that was set back since.
+    ['2026-11-11T03:00:00Z', null, 'Backed up less than an hour ago.', false],
+  ])('%s, %s: “%s”', (at, trouble, text, isTrouble) => {
+    expect(sayBackup({ at, trouble }, now)).toEqual({ text, isTrouble });
+  }); // prettier-ignore
 });

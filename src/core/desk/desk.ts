@@ -1,4 +1,5 @@
 import type { Derived } from '../derive';
+import { NO_HOLIDAYS } from '../job/report-options';
 import { sayDay, workingDaysLeft } from '../report/calendar';
 import { OVERALL_WORDS } from '../report/words';
 
@@ -59,9 +60,16 @@ function sayWhen(instant: string): string {
   return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;
 }
 
-/** The card of a job at work. */
-export function composeCard(job: JobSummary, derived: Derived, today: string): DeskCard {
-  const blockers = derived.checks.filter(({ level }) => level === 'blocker').length;
+/** What is told of a job whose log could not be worked out. */
+const CANNOT = 'This log cannot be worked out. Export its file, or remove the job from the list';
+
+/**
+ * The card of a job at work.
+ *
+ * @param derived `null` where its log could not be worked out: that takes no other job off the list.
+ */
+export function composeCard(job: JobSummary, derived: Derived | null, today: string): DeskCard {
+  const blockers = derived?.checks.filter(({ level }) => level === 'blocker').length ?? 0;
   const scoped = job.entryCount > 0;
   return {
     id: job.id,
@@ -69,13 +77,13 @@ export function composeCard(job: JobSummary, derived: Derived, today: string): D
     client: job.client,
     when: sayWhen(job.scheduledFor),
     isToday: job.scheduledFor.startsWith(today),
-    waits: sayWaits(job, blockers, derived.completeness === 'partial'),
+    waits: derived ? sayWaits(job, blockers, derived.completeness === 'partial') : CANNOT,
     blockers,
-    verdict: scoped ? OVERALL_WORDS[derived.overall] : null,
+    verdict: scoped && derived ? OVERALL_WORDS[derived.overall] : null,
     daysLeft:
       job.periodEndsOn === null
         ? null
-        : workingDaysLeft(today, job.periodEndsOn, derived.settings.holidays),
+        : workingDaysLeft(today, job.periodEndsOn, derived?.settings.holidays ?? NO_HOLIDAYS),
     periodEnds: job.periodEndsOn === null ? null : sayDay(job.periodEndsOn),
     scoped,
   };

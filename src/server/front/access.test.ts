@@ -41,6 +41,7 @@ describe('who is answered', () => {
     ['writing from nowhere', ask({ ...HERE, origin: 'null' }, { method: 'POST' }), LOCAL, 'wrong-origin'],
     ['a script with the token', ask({ ...HERE, authorization: `Bearer ${TOKEN}` }, { method: 'PUT' }), LOCAL, 'welcome'],
     ['a script with a wrong one', ask({ ...HERE, authorization: 'Bearer x' }, { method: 'PUT' }), LOCAL, 'wrong-origin'],
+    ['a page elsewhere that has the token', ask({ ...HERE, ...COOKIE, origin: 'https://evil.example' }, { method: 'POST' }), LOCAL, 'wrong-origin'],
     ['a tablet writing', ask({ ...THERE, ...COOKIE, origin: 'https://scope.example' }, { method: 'POST' }), PUBLIC, 'welcome'],
     ['a tablet writing without the token', ask({ ...THERE, origin: 'https://scope.example' }, { method: 'POST' }), PUBLIC, 'no-token'],
   ])('%s', (_, asked, world, verdict) => {

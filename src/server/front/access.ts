@@ -66,9 +66,10 @@ export function judgeAccess(asked: Asked, world: World): Verdict {
   const isPublic = world.origin !== null && host === world.origin.host;
   if (!isLocal && !isPublic) return 'wrong-host';
   const isTrusted = hasToken(asked, world);
-  if (WRITING.has(method) && !isTrusted) {
+  if (WRITING.has(method)) {
     const own = isLocal ? `http://${host}` : world.origin!.origin;
-    if (headers.origin !== own) return 'wrong-origin';
+    const mayWrite = headers.origin === undefined ? isTrusted : headers.origin === own;
+    if (!mayWrite) return 'wrong-origin';
   }
   if (isLocal || isTrusted || OPEN.test(path) || path === ACCESS_PATH) return 'welcome';
   return 'no-token';

@@ -5,13 +5,15 @@ import styles from './DeskPage.module.css';
 type Props = {
   readonly desk: Desk;
   readonly query: string;
+  /** When everything was backed up last, in words, and whether somebody should look after it. */
+  readonly backup: { readonly text: string; readonly isTrouble: boolean };
   readonly newJob?: ReactNode;
   readonly importFile?: ReactNode;
   readonly practice?: ReactNode;
 };
 
 /** Jobs at work, all jobs, and the ways to start one. */
-export function DeskPage({ desk, query, newJob, importFile, practice }: Props) {
+export function DeskPage({ desk, query, backup, newJob, importFile, practice }: Props) {
   return (
     <main className={styles['desk']}>
       <div className={styles['lists']}>
@@ -85,6 +87,7 @@ export function DeskPage({ desk, query, newJob, importFile, practice }: Props) {
                         <a href={`/api/jobs/${encodeURIComponent(row.id)}/file`} download>
                           Export
                         </a>
+                        <a href={`/jobs/${encodeURIComponent(row.id)}/remove`}>Remove</a>
                       </div>
                     </td>
                   </tr>
@@ -103,6 +106,9 @@ export function DeskPage({ desk, query, newJob, importFile, practice }: Props) {
         {newJob}
         {practice}
         {importFile}
+        <p className={styles['backup']} role={backup.isTrouble ? 'alert' : undefined}>
+          {backup.text}
+        </p>
       </aside>
     </main>
   );

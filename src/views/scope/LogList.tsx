@@ -1,3 +1,4 @@
+import { labelOf } from '#core/job/labels';
 import { SquarePen, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Run } from '#core/job/run';
@@ -51,7 +52,7 @@ export function LogList({ scope, run, unsent, selected, onSelect, onCorrect, onA
   return (
     <section className={panel['panel']} aria-labelledby="log-title">
       <h2 id="log-title" className={panel['title']}>
-        Log of run {run.id}
+        Log of run {labelOf(run)}
       </h2>
       <input
         className={styles['search']}
