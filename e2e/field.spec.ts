@@ -181,7 +181,7 @@ test('a second run, upstream from the same access with its zero at the rim, join
   const findings = page.getByRole('region', { name: /^So far/ });
   await expect(findings.getByRole('button', { name: /Roots at -10/ })).toBeVisible();
   await expect(findings).toContainText('60 ft');
-  await page.getByLabel('Run shown').selectOption('R1');
+  await page.getByLabel('Run shown').selectOption({ label: 'R1: A, downstream' });
   await show(page, 'Tape');
   await expect(page.getByRole('region', { name: 'Tape of run R1' })).toContainText('Main reached');
   await page.getByRole('link', { name: 'Report' }).click();
@@ -243,11 +243,13 @@ test('an entry that the server refuses is shown with its reason and can be taken
 }) => {
   await bookJob(page, '12 Flint Row');
   await startRun(page);
+  const { chert: stamp } = (await (await page.request.get('/api/health')).json()) as { chert: unknown }; // prettier-ignore
   await page.route('**/entries', (route) =>
     route.fulfill({
       status: 400,
       contentType: 'application/json',
       body: JSON.stringify({
+        chert: stamp,
         error: {
           code: 'bad-input',
           message: 'No.',

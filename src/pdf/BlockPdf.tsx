@@ -4,7 +4,7 @@ import type { Block } from '#core/report/block';
 import { sayDay } from '#core/report/calendar';
 import type { Section } from '#core/section/build';
 import { flakeOutline } from '#core/section/flakes';
-import { WORDS } from './fonts';
+import { useLetters } from './families';
 import { paintOf } from './paint';
 import { SectionPdf } from './SectionPdf';
 import { styles } from './styles';
@@ -23,6 +23,7 @@ type Props = {
 
 /** Prints one block of a document on paper: the other printer of the same tree. */
 export function BlockPdf({ block, section, widthPt, stills }: Props) {
+  const letters = useLetters();
   switch (block.kind) {
     case 'masthead':
       return (
@@ -76,7 +77,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
           </View>
           <View style={styles.findingGrade}>
             <Text>{block.verdict}</Text>
-            {block.price && <Text style={styles.price}>{block.price}</Text>}
+            {block.price && <Text style={[styles.price, letters.readings]}>{block.price}</Text>}
           </View>
         </View>
       );
@@ -154,8 +155,9 @@ function Part({
 }
 
 function TablePdf({ block }: { readonly block: Extract<Block, { kind: 'table' }> }) {
+  const letters = useLetters();
   const cell = (text: string, column: number) => (
-    <Text key={column} style={block.numeric.includes(column) ? styles.number : styles.cell}>
+    <Text key={column} style={block.numeric.includes(column) ? [styles.number, letters.readings] : styles.cell}>
       {text}
     </Text>
   );
@@ -177,13 +179,14 @@ function TablePdf({ block }: { readonly block: Extract<Block, { kind: 'table' }>
 } // prettier-ignore
 
 function FlakePdf({ severity, number }: Pick<Extract<Block, { kind: 'finding' }>, 'severity' | 'number'>) {
+  const letters = useLetters();
   const points = flakeOutline(severity, number, { x: 15, y: 15 })
     .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
     .join(' ');
   return (
     <Svg viewBox="0 0 30 30" style={{ width: 24, height: 24 }}>
       <Polygon points={points} {...paintOf(`flake-${severity}`)} />
-      <Text x={15} y={19.5} textAnchor="middle" fill="#ffffff" style={{ fontSize: number > 99 ? 9 : 12, fontFamily: WORDS, fontWeight: 700 } as never}>
+      <Text x={15} y={19.5} textAnchor="middle" fill="#ffffff" style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 } as never}>
         {String(number)}
       </Text>
     </Svg>

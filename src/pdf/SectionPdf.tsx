@@ -3,7 +3,7 @@ import type { Material } from '#core/log/vocabulary';
 import type { Section } from '#core/section/build';
 import { MATERIAL_TILES, pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
 import type { Point, Primitive } from '#core/section/primitives';
-import { READINGS, WORDS } from './fonts';
+import { useLetters } from './families';
 import { INK, LETTERING, materialOf, paintOf, SKY, TONES } from './paint';
 
 const n = (value: number) => Number(value.toFixed(1));
@@ -39,6 +39,7 @@ const isPatterned = (primitive: Primitive): primitive is Patterned =>
   primitive.shape === 'polygon' && (primitive.role === 'unseen' || materialOf(primitive.role) !== null); // prettier-ignore
 
 function Shape({ primitive, index }: { readonly primitive: Primitive; readonly index: number }) {
+  const letters = useLetters();
   if (isPatterned(primitive)) return <Pattern primitive={primitive} index={index} />;
   switch (primitive.shape) {
     case 'polygon':
@@ -49,7 +50,7 @@ function Shape({ primitive, index }: { readonly primitive: Primitive; readonly i
       return <Circle cx={n(primitive.center.x)} cy={n(primitive.center.y)} r={primitive.radius} {...paintOf(primitive.role)} />; // prettier-ignore
     case 'text': {
       const { fontSize, fill, isBold, isReading } = LETTERING[primitive.role];
-      const style = { fontSize, fontFamily: isReading ? READINGS : WORDS, fontWeight: isBold ? 700 : 400 } as const; // prettier-ignore
+      const style = { fontSize, ...(isReading ? letters.readings : letters.words), fontWeight: isBold ? 700 : 400 } as const; // prettier-ignore
       return (
         <Text x={n(primitive.at.x)} y={n(primitive.at.y)} textAnchor={primitive.anchor} fill={fill} style={style as never}>
           {primitive.text}

@@ -1,5 +1,6 @@
 import { getDocument, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { plainText } from '#core/base/plain-text';
 import { derive } from '#core/derive';
 import type { Block } from '#core/report/block';
 import { composeDocuments, type Reader } from '#core/report/documents';
@@ -55,6 +56,35 @@ describe('a document on paper', () => {
     const { outline, meta } = await read(await printed('alder-bend', 'buyer', { title: 'The report' })); // prettier-ignore
     expect(JSON.stringify(outline)).toContain('What to do first');
     expect(meta.info).toMatchObject({ Title: 'The report', Language: 'en-US' });
+  });
+
+  it('prints names in any script as they were typed, and long words within the page', async () => {
+    const names = [
+      'Nguyễn Thị Hồng',
+      '王小明',
+      'Иван Петров',
+      'Γιώργος',
+      'ก้อง',
+      '김민수',
+      '8 ft 3″ 2′',
+      'ĄĘŁŻ',
+    ];
+    const long = 'x'.repeat(400);
+    const blocks: Block[] = [{ kind: 'list', title: 'T', items: [...names, long] }];
+    const { text } = await read(await printed('alder-bend', 'buyer', { blocks, footer: names.join(' ') })); // prettier-ignore
+    // What stands between words is not compared: each font has a space of its own.
+    const printedText = text.replace(/[^\p{L}\p{M}\p{N}′″]/gu, '').normalize('NFC');
+    for (const name of names)
+      expect(printedText).toContain(name.replace(/\s/g, '').normalize('NFC')); // prettier-ignore
+    expect(printedText.match(/x/g)!.length).toBeGreaterThanOrEqual(400);
+  });
+
+  it('prints right-to-left names, and shows what would turn its own words round', async () => {
+    const blocks: Block[] = [{ kind: 'list', title: 'T', items: [plainText('For R. \u202Evalue of the house')] }, { kind: 'list', title: 'U', items: ['שלום', 'محمد'] }]; // prettier-ignore
+    const { text } = await read(await printed('alder-bend', 'buyer', { blocks, footer: '\u202Edraft' })); // prettier-ignore
+    expect(text).toContain('For R. [U+202E]value of the house');
+    expect(text.replace(/\s/g, '')).toContain('[U+202E]draft');
+    expect(text.replace(/\s/g, '')).toMatch(/שלום|םולש/);
   });
 
   it('keeps script and strange letters as text', async () => {

@@ -1,10 +1,9 @@
 import { StyleSheet } from '@react-pdf/renderer';
-import { READINGS, WORDS } from './fonts';
 import { HAIRLINE, INK, INK_2 } from './paint';
 
 /** Points: body text of 10.5 on 15, readings in mono. */
 export const styles = StyleSheet.create({
-  page: { paddingTop: 44, paddingBottom: 52, paddingHorizontal: 48, fontFamily: WORDS as never, fontSize: 10.5, color: INK }, // prettier-ignore
+  page: { paddingTop: 44, paddingBottom: 52, paddingHorizontal: 48, fontSize: 10.5, color: INK }, // prettier-ignore
   // On the page itself a line height would hide what is fixed to its foot.
   body: { fontSize: 10.5, lineHeight: 1.4 },
   masthead: { flexDirection: 'row', justifyContent: 'space-between', gap: 16, fontSize: 9, color: INK_2 }, // prettier-ignore
@@ -20,7 +19,7 @@ export const styles = StyleSheet.create({
   finding: { flexDirection: 'row', gap: 10, paddingVertical: 8, borderBottomWidth: 0.75, borderBottomColor: HAIRLINE }, // prettier-ignore
   findingText: { flexGrow: 1, flexShrink: 1, flexBasis: 0 },
   findingGrade: { width: 104, textAlign: 'right', fontWeight: 700, fontSize: 10 },
-  price: { fontFamily: READINGS as never, fontWeight: 400, fontSize: 9 },
+  price: { fontWeight: 400, fontSize: 9 },
   still: { width: 84, height: 60, objectFit: 'cover', borderRadius: 2 },
   remark: { marginTop: 2, fontSize: 9.5, color: INK_2 },
   columns: { flexDirection: 'row', gap: 18, marginTop: 16, paddingTop: 8, borderTopWidth: 1.5, borderTopColor: INK }, // prettier-ignore
@@ -32,7 +31,7 @@ export const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: 12, paddingVertical: 3, borderBottomWidth: 0.75, borderBottomColor: HAIRLINE, fontSize: 9.5 }, // prettier-ignore
   head: { fontWeight: 700 },
   cell: { flexGrow: 1, flexShrink: 1, flexBasis: 0 },
-  number: { width: 78, textAlign: 'right', fontFamily: READINGS as never, fontWeight: 400 },
+  number: { width: 78, textAlign: 'right', fontWeight: 400 },
   term: { flexDirection: 'row', gap: 10, marginBottom: 2 },
   word: { width: 120, fontWeight: 700 },
   pictures: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },

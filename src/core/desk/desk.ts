@@ -1,3 +1,4 @@
+import { plainText } from '../base/plain-text';
 import type { Derived } from '../derive';
 import { NO_HOLIDAYS } from '../job/report-options';
 import { sayDay, workingDaysLeft } from '../report/calendar';
@@ -73,8 +74,8 @@ export function composeCard(job: JobSummary, derived: Derived | null, today: str
   const scoped = job.entryCount > 0;
   return {
     id: job.id,
-    title: job.title,
-    client: job.client,
+    title: plainText(job.title),
+    client: plainText(job.client),
     when: sayWhen(job.scheduledFor),
     isToday: job.scheduledFor.startsWith(today),
     waits: derived ? sayWaits(job, blockers, derived.completeness === 'partial') : CANNOT,
@@ -105,8 +106,8 @@ export function composeRow(job: JobSummary): DeskRow {
   const runs = `${job.runCount} ${job.runCount === 1 ? 'run' : 'runs'}`;
   return {
     id: job.id,
-    title: job.title,
-    client: job.client,
+    title: plainText(job.title),
+    client: plainText(job.client),
     when: sayWhen(job.scheduledFor),
     log: job.runCount === 0 ? 'not scoped' : `${runs}, ${job.entryCount} entries`,
     periodEnds: job.periodEndsOn === null ? 'not given' : sayDay(job.periodEndsOn),

@@ -1,3 +1,5 @@
+import { plainData } from '../base/plain-text';
+import { foldLines } from './fold-lines';
 import { createEvents, type EventAttributes } from 'ics';
 import { Temporal } from 'temporal-polyfill';
 import type { Derived } from '../derive';
@@ -65,26 +67,28 @@ const dateOf = (day: string) => day.split('-').map(Number) as [number, number, n
  * again replaces what was read before. The stamp is the time of the scope: the file depends on the job alone.
  */
 export function writeCalendar(derived: Derived): string {
-  const { job, property } = derived.inspection;
+  // A break in a name would be one in the file.
+  const { job, property } = plainData(derived.inspection);
+  const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
   const stampMs = Date.parse(job.scheduledFor);
   const events = listDays(derived).map((day): EventAttributes => ({
     uid: `${encodeURIComponent(job.id)}-${encodeURIComponent(day.key)}@chert`,
     productId: 'chert',
-    calName: `Sewer lateral, ${property.address}`,
+    calName: `Sewer lateral, ${oneLine(property.address)}`,
     start: dateOf(day.on),
     end: dateOf(after(day.on, { days: 1 })),
-    title: day.title,
+    title: oneLine(day.title),
     description: day.text,
-    location: property.address,
+    location: oneLine(property.address),
     busyStatus: 'FREE',
     timestamp: stampMs,
     ...(day.everyYears ? { recurrenceRule: `FREQ=YEARLY;INTERVAL=${day.everyYears};COUNT=10` } : {}),
-    alarms: [{ action: 'display', description: day.title, trigger: { hours: 15, minutes: 0, before: true } }],
+    alarms: [{ action: 'display', description: oneLine(day.title), trigger: { hours: 15, minutes: 0, before: true } }],
   }) as EventAttributes); // prettier-ignore
   if (events.length === 0) return EMPTY;
   const { error, value } = createEvents(events);
   if (error || !value) throw new Error(`the calendar of ${job.id}: ${String(error)}`);
-  return value;
+  return foldLines(value);
 }
 
 const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:chert\r\nEND:VCALENDAR\r\n';

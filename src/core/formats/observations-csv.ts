@@ -89,6 +89,9 @@ export function matchColumns(columns: readonly string[]): Matching {
   return { reading: find('reading'), what: find('what'), pass: find('pass'), to: find('to'), id: find('id'), at: find('at') };
 } // prettier-ignore
 
+/** The most rows that are read at once: each is read as a call-out. A day's log has some hundreds. */
+const MOST_ROWS = 5_000;
+
 /** A row as Chert reads it. */
 export type ReadRow = {
   /** Its line in the file. */
@@ -116,6 +119,8 @@ export function readObservations(
 ): Outcome<readonly ReadRow[]> {
   if (matching.what === null)
     return { ok: false, faults: [{ path: 'line 1', expected: 'a column that says what was seen', got: table.columns.join(', '), next: 'choose the column' }] }; // prettier-ignore
+  if (table.rows.length > MOST_ROWS)
+    return { ok: false, faults: [{ path: `line ${MOST_ROWS + 2}`, expected: `at most ${MOST_ROWS} rows`, got: String(table.rows.length), next: 'bring in a run at a time' }] }; // prettier-ignore
   const faults: Fault[] = [];
   const cell = (row: Readonly<Record<string, string>>, name: string | null) => (name === null ? '' : (row[name] ?? '').trim()); // prettier-ignore
   const rows = table.rows.flatMap((row, index): ReadRow[] => {

@@ -1,3 +1,4 @@
+import { plainData } from '../base/plain-text';
 import type { Derived } from '../derive';
 import { reportOptions } from '../job/settings';
 import { repairOf } from '../repair/repair';
@@ -25,9 +26,10 @@ export function composeDocuments(
   report: Report = composeReport(derived),
 ): Documents {
   const repair = repairOf(derived);
-  return {
+  // What somebody typed may hide what turns Chert's own words round: it is shown.
+  return plainData({
     buyer: report.blocks,
     agent: composeAgentPage(report, repair, reportOptions(derived.settings).prices),
     contractor: composeContractorSheet(derived, repair.site, planOfReport(repair)),
-  };
+  });
 }

@@ -1,3 +1,4 @@
+import { plainData } from '../base/plain-text';
 import type { Derived } from '../derive';
 import { buildSection, type Section } from '../section/build';
 import { type SectionRow, tabulateSection } from '../section/table';
@@ -72,7 +73,7 @@ export function freezeReport(derived: Derived, issuing: Issuing): Frozen {
             ...compareReports(before.documents.buyer, buyer),
           ],
         };
-  return {
+  return plainData({
     format: 'chert-issued',
     version: 1,
     number,
@@ -88,5 +89,5 @@ export function freezeReport(derived: Derived, issuing: Issuing): Frozen {
     drawings: drawForReport(derived),
     rows: tabulateSection(derived),
     stills,
-  };
+  });
 }

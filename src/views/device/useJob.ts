@@ -14,6 +14,7 @@ import { keepOffline } from '#client/offline';
 import type { Overwritten } from '#core/job/history';
 import type { SaveState } from '#client/sender';
 import { isUnkept, keepChanges, keepMedia } from '#client/store';
+import { plainData } from '#core/base/plain-text';
 import type { Inspection } from '#core/job/inspection';
 import type { Entry, EntryDraft } from '#core/log/entry';
 
@@ -106,9 +107,11 @@ export function useJob(stored: StoredJob): JobOnDevice {
   const sequence = over.map(({ id }) => id).join('\n');
   const inspection = useMemo(
     () =>
-      applyChanges(
-        base.inspection,
-        over.map((one) => one.change),
+      plainData(
+        applyChanges(
+          base.inspection,
+          over.map((one) => one.change),
+        ),
       ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `over` is named by its sequence
     [base, sequence],
