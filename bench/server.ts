@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
+import { benchBusy } from './busy';
+import { TOKEN } from './chaos/server';
 import { inspectionWith } from './log';
 import { benchRepairsPage } from './repairs-page';
 import type { Row } from './row';
@@ -12,7 +14,7 @@ import { benchTyping } from './typing';
 
 const PORT = 4873;
 const BASE = `http://127.0.0.1:${PORT}`;
-const JSON_TYPE = { 'content-type': 'application/json' };
+const JSON_TYPE = { 'content-type': 'application/json', authorization: `Bearer ${TOKEN}` };
 
 async function untilAnswers(): Promise<void> {
   for (;;) {
@@ -105,7 +107,13 @@ export async function benchServer(): Promise<Row[]> {
   try {
     const startMs = await time(async () => {
       server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
-        env: { ...process.env, PORT: String(PORT), CHERT_DATA: data },
+        env: {
+          ...process.env,
+          PORT: String(PORT),
+          CHERT_DATA: data,
+          CHERT_TOKEN: TOKEN,
+          CHERT_BACKUPS: 'off',
+        },
         stdio: 'ignore',
       });
       await untilAnswers();
@@ -130,6 +138,21 @@ export async function benchServer(): Promise<Row[]> {
       [34, 'demo-alder-bend'],
       [200, 'bench-200'],
     ]);
+    await fetch(`${BASE}/api/jobs/import`, {
+      method: 'POST',
+      headers: JSON_TYPE,
+      body: JSON.stringify({
+        ...inspectionWith(200),
+        job: { ...inspectionWith(200).job, id: 'bench-busy' },
+      }),
+    });
+    const ask = (path: string, init: RequestInit = {}) =>
+      fetch(BASE + path, { headers: JSON_TYPE, ...init });
+    const busy = await benchBusy(ask, {
+      entries: 'bench-busy',
+      printed: 'demo-alder-bend',
+      file: JSON.stringify(inspectionWith(5_000)),
+    });
     const one = await postEntries(1, 100);
     const fifty = await postEntries(50, 10);
     return [
@@ -163,6 +186,7 @@ export async function benchServer(): Promise<Row[]> {
       { what: 'report page, 200 entries, whole answer', aim: '–', got: sayTimes(reports) },
       { what: 'entry POST, durable, 1 client', aim: '–', got: sayTimes(one) },
       { what: 'entry POST, durable, 50 clients', aim: '–', got: sayTimes(fifty) },
+      ...busy,
     ];
   } finally {
     (server as ChildProcess | null)?.kill();

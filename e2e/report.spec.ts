@@ -104,6 +104,7 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
   await issueNow(page, 'out-share');
   await page.reload();
   await page.getByLabel('For whom').fill('agent');
+  await page.getByLabel('It opens').selectOption('agent');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByLabel('The link').inputValue();
   const get = async (url: string) => {
@@ -111,9 +112,14 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
     return [answer.status(), (await answer.text()).replace(/\s+/g, ' ')] as const;
   };
   expect((await get(link))[0]).toBe(200);
+  // It opens the paper that it was made for, and no other, whatever is asked.
+  expect((await get(`${link}/agent.pdf`))[0]).toBe(200);
+  for (const name of ['buyer.pdf', 'contractor.pdf', 'report.json'])
+    expect((await get(`${link}/${name}`))[0]).toBe(404);
+  expect((await get(`${link}?reader=contractor`))[1]).toBe((await get(link))[1]);
   const [wrongStatus, wrongText] = await get(`${link.slice(0, -4)}AAAA`);
   await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText('agent, taken back')).toBeVisible();
+  await expect(page.getByText('agent: page for the agent, taken back')).toBeVisible();
   const [closedStatus, closedText] = await get(link);
   expect([wrongStatus, closedStatus]).toEqual([404, 404]);
   expect(closedText).toBe(wrongText);
@@ -140,9 +146,9 @@ test('an issued report has no script, and axe finds nothing in it, for each read
     await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
     for (const url of [
       path,
-      `${path}?reader=agent`,
-      `${path}?reader=contractor`,
       '/jobs/out-axe/issued/1',
+      '/jobs/out-axe/issued/1?reader=agent',
+      '/jobs/out-axe/issued/1?reader=contractor',
     ]) {
       await page.goto(url);
       expect(await page.locator('script').count()).toBe(0);

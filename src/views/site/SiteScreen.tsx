@@ -14,6 +14,7 @@ import { useLight } from '../shared/useLight';
 import { AccessCard } from './AccessCard';
 import { AccessForm } from './AccessForm';
 import { FactsForm } from './FactsForm';
+import { History } from './History';
 import styles from './SiteScreen.module.css';
 import { Walk } from './Walk';
 
@@ -114,6 +115,10 @@ export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
               inspection={inspection}
               onFacts={(facts) => job.change({ what: 'facts', facts })}
             />
+          </section>
+          <section className={styles['part']} aria-labelledby="history-title">
+            <h2 id="history-title">History</h2>
+            <History inspection={inspection} />
           </section>
         </div>
         <div className={styles['side']}>
