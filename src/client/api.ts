@@ -27,8 +27,10 @@ type Body = { readonly chert?: Partial<Stamp> | null; readonly error?: Partial<E
 const FINAL = new Set([400, 409, 413, 415]);
 /** The code by which a server says that it is not the one that was meant. */
 const OTHER_INSTALLATION = 'other-installation';
-/** How long an answer may take before the way through counts as shut, ms. Printing takes longest. */
-const PATIENCE_MS = 60_000;
+/** How long an answer may take before the way through counts as shut, ms: printing takes longest. */
+const PATIENCE_MS = 150_000;
+/** The same for what a device keeps and sends again: a request that hangs must not hold up the others. */
+const SENDING_PATIENCE_MS = 20_000;
 
 const LOGIN_PAGE =
   'Something else than Chert answers here, such as the login page of a Wi-Fi. Open any web page to log in to it, or use another network.';
@@ -66,7 +68,7 @@ async function send<T>(path: string, init: RequestInit, meant?: string): Promise
   const headers = new Headers(init.headers);
   if (meant !== undefined) headers.set('x-chert-installation', meant);
   try {
-    const signal = AbortSignal.timeout(PATIENCE_MS);
+    const signal = AbortSignal.timeout(meant === undefined ? PATIENCE_MS : SENDING_PATIENCE_MS);
     const askedMs = Date.now();
     const response = await fetch(path, { ...init, headers, signal, redirect: 'manual' });
     const heardMs = Date.now();

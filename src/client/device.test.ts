@@ -273,6 +273,21 @@ describe('a job kept on this device', () => {
     old.stop();
   });
 
+  it('sends from memory and comes to rest where the device has no room', async () => {
+    let tellings = 0;
+    const { jobId: _jobId, ...shown } = baseOf();
+    const job = openJob({ ...shown, told: [] }, { onBase: nothing, onTold: nothing, onKept: () => { tellings += 1; }, onSave: nothing, onTrouble: nothing }); // prettier-ignore
+    const disk = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await expect(keep('a')).rejects.toThrow();
+    await vi.waitFor(async () => expect(await states()).toEqual(['acknowledged']));
+    disk.mockRestore();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(tellings).toBeLessThan(20);
+    job.stop();
+  });
+
   it('adopts what an older version kept', async () => {
     await keepChanges(JOB, freshen([logged('a')], { ...baseOf(), installation: '' }, 0));
     const job = open(baseOf());

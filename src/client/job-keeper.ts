@@ -155,6 +155,7 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
       if (latest === held) isHeld = true;
       else await hold(latest);
       show(latest);
+      await advance();
       await forget(jobId, forgettable(await listAtRest(jobId), Date.now()));
     })
     .catch(listener.onTrouble);

@@ -152,6 +152,8 @@ export async function mark(
     readonly state: KeptState;
   },
 ): Promise<void> {
+  // Nothing to tell: whoever watches would look again, and again.
+  if (rows.length === 0) return;
   const seqs = new Set(rows.map(({ seq }) => seq));
   const held = unkept.get(jobId);
   if (held) {
@@ -167,6 +169,7 @@ export async function mark(
 
 /** Forgets changes, and the bytes that they sent. */
 export async function forget(jobId: string, rows: readonly Kept[]): Promise<void> {
+  if (rows.length === 0) return;
   const seqs = new Set(rows.map(({ seq }) => seq));
   const media = rows.flatMap(({ change }) => (change.what === 'media' ? [change.mediaId] : []));
   const held = unkept.get(jobId);
