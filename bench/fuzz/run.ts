@@ -38,7 +38,7 @@ function body(): string {
   return pick(['', '{', '[1,', '\u0000', 'null', 'a=b&c=d', 'x'.repeat(5_000)]);
 }
 
-type Answer = { readonly status: number; readonly what: string };
+type Answer = { readonly status: number; readonly what: string; readonly said?: string };
 
 async function ask(): Promise<Answer> {
   const job = pick(JOBS);
@@ -57,8 +57,8 @@ async function ask(): Promise<Answer> {
   const withBody = method === 'GET' || method === 'HEAD' ? {} : { body: body() };
   const response = await fetch(server.base + path, { method, headers, redirect: 'manual', ...withBody }).catch((error: unknown) => error as Error); // prettier-ignore
   if (response instanceof Error) return { status: server.hasDied() ? -1 : 0, what };
-  await response.arrayBuffer().catch(() => null);
-  return { status: response.status, what };
+  const said = await response.text().catch(() => '');
+  return { status: response.status, what, ...(response.status >= 500 ? { said } : {}) };
 }
 
 /** The most memory that the process ever had, MB. */
@@ -72,9 +72,10 @@ await server.ready();
 await pause(1_500);
 const faults: string[] = [];
 const statuses = new Map<number, number>();
-const take = ({ status, what }: Answer) => {
+const take = ({ status, what, said }: Answer) => {
   statuses.set(status, (statuses.get(status) ?? 0) + 1);
-  if (status >= 500 || status < 0) faults.push(`${status}: ${what}`);
+  if (status >= 500 || status < 0)
+    faults.push(`${status}: ${what}${said ? `: ${said.slice(0, 200)}` : ''}`);
 };
 const post = (type: string, bytes: Uint8Array | string) => fetch(`${server.base}/api/jobs/import`, { method: 'POST', headers: { authorization, 'content-type': type }, body: bytes as BodyInit }); // prettier-ignore
 await post('application/json', alder);
@@ -96,8 +97,12 @@ for (const { name, type, body: bytes } of crafted) {
   ]) {
     // prettier-ignore
     const shown = await fetch(server.base + page, { headers: { authorization } }).catch(() => null);
-    await shown?.arrayBuffer();
-    take({ status: shown?.status ?? -1, what: `${page} after import of ${name}` });
+    const shownText = (await shown?.text()) ?? '';
+    take({
+      status: shown?.status ?? -1,
+      what: `${page} after import of ${name}`,
+      ...((shown?.status ?? 0) >= 500 ? { said: shownText } : {}),
+    });
   }
   const tookMs = performance.now() - startMs;
   if (tookMs > 10_000) console.log(`${name}: ${Math.round(tookMs)} ms`);

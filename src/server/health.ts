@@ -1,5 +1,6 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { threadId } from 'node:worker_threads';
 import type { Database } from 'better-sqlite3';
 import { backupsFolder, type LastBackup, readLast } from './backup/schedule';
 import { installationOf, timeOf } from './installation';
@@ -39,7 +40,8 @@ export function lookAtHealth(open: () => Database, dataFolder: string, nowMs: nu
   } catch (error) {
     troubles.push(`The database cannot be written: ${why(error)}.`);
   }
-  const probe = join(dataFolder, 'media', '.probe');
+  // Of this thread's own: another may be looking too.
+  const probe = join(dataFolder, 'media', `.probe-${threadId}`);
   try {
     mkdirSync(join(dataFolder, 'media'), { recursive: true });
     writeWhole(probe, Buffer.from('probe'));

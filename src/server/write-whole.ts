@@ -1,5 +1,6 @@
 import { closeSync, fsyncSync, openSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { threadId } from 'node:worker_threads';
 
 /** What writes to the disk; given in by tests that play a full one. */
 export type Disk = { readonly write: typeof writeSync };
@@ -15,7 +16,7 @@ export function writeWhole(
   bytes: Uint8Array,
   disk: Disk = { write: writeSync },
 ): void {
-  const half = `${file}.part`;
+  const half = `${file}.${process.pid}-${threadId}.part`;
   try {
     withHandle(half, 'w', (handle) => {
       let written = 0;

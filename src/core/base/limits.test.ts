@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sayFault } from './fault';
-import { FILE_LIMITS, findLimitFaults } from './limits';
+import { countJsonValues, FILE_LIMITS, findLimitFaults } from './limits';
 
 const zeros = (length: number) => new Array<number>(length).fill(0);
 const nested = (depth: number) => {
@@ -21,15 +21,23 @@ describe('a value that is too large', () => {
     ['a name', { ['n'.repeat(501)]: 1 }, 'expected names of at most 500 whole characters, got one of 501'],
     ['half a character in a name', { 'a\udc00': 1 }, 'expected names of at most 500 whole characters'],
     ['fields', Object.fromEntries(zeros(20_001).map((_, index) => [index, 0])), 'expected an object of at most 20,000 fields, got 20,001'],
-    ['values', zeros(60).map(() => zeros(9_999).map(() => zeros(10))), 'expected at most 5,000,000 values, got more'],
+    ['values', zeros(60).map(() => zeros(9_999).map(() => zeros(3))), 'expected at most 1,500,000 values, got more'],
   ])('%s is refused with its number', (_, value, expected) => {
     expect(said(value).join('\n')).toContain(expected);
   }); // prettier-ignore
 
   it('and no other', () => {
-    expect(said({ runs: [{ entries: zeros(200_000) }], later: nested(20) })).toEqual([]);
+    expect(said({ runs: [{ entries: zeros(100_000) }], later: nested(20) })).toEqual([]);
     expect(said(nested(FILE_LIMITS.depth - 1))).toEqual([]);
     expect(said('whole 😀 characters')).toEqual([]);
+  });
+
+  it.each<[unknown, number]>([
+    [[1, 2, 3], 4],
+    [{ a: [{}], 'b,[{"\\': 'c,,[{\\"' }, 5],
+    ['x', 1],
+  ])('is counted without being read: %j', (value, values) => {
+    expect(countJsonValues(JSON.stringify(value))).toBe(values);
   });
 
   it('is told twenty times at most', () => {

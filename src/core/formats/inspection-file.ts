@@ -1,4 +1,4 @@
-import { findLimitFaults } from '../base/limits';
+import { countJsonValues, FILE_LIMITS, findLimitFaults } from '../base/limits';
 import { addFaults, type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
 import { FORMAT, FORMAT_VERSION, type Inspection, inspectionSchema } from '../job/inspection';
@@ -15,6 +15,11 @@ const MOST_FAULTS = 200;
  * @returns the inspection with unknown keys kept, or every fault found, each with its path.
  */
 export function readInspectionFile(text: string): Outcome<Inspection> {
+  const { values: most } = FILE_LIMITS;
+  if (countJsonValues(text) > most)
+    return fail([
+      { path: '', expected: `at most ${most.toLocaleString('en-US')} values`, got: 'more' },
+    ]);
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -50,6 +55,8 @@ export function checkInspection(value: unknown): Outcome<Inspection> {
   // Before anything is checked: what is checked here is small enough to be.
   const tooLarge = findLimitFaults(value);
   if (tooLarge.length > 0) return fail(tooLarge);
+  const tooMany = stillsFault(head.runs);
+  if (tooMany) return fail([tooMany]);
   const faults: Fault[] = [];
   const { error } = inspectionSchema.validate(value, VALIDATION);
   if (error) addFaults(faults, faultsFromJoi(error));
@@ -67,6 +74,20 @@ export function checkInspection(value: unknown): Outcome<Inspection> {
   const inspection = value as Inspection;
   const dangling = findReferenceFaults(inspection);
   return dangling.length > 0 ? fail(dangling) : { ok: true, value: inspection };
+}
+
+/** The most stills of one job; a long day has some hundreds. */
+const MOST_STILLS = 5_000;
+
+/** Whether the entries of a file name more stills than a job may have. */
+function stillsFault(runs: unknown): Fault | null {
+  const lists = Array.isArray(runs) ? runs.map((run: { entries?: unknown } | null) => run?.entries) : []; // prettier-ignore
+  let count = 0;
+  for (const list of lists)
+    for (const entry of Array.isArray(list) ? (list as ({ photoIds?: unknown } | null)[]) : [])
+      count += Array.isArray(entry?.photoIds) ? entry.photoIds.length : 0;
+  if (count <= MOST_STILLS) return null;
+  return { path: 'runs', expected: `at most ${MOST_STILLS} stills`, got: String(count) };
 }
 
 /** Writes an inspection as the text of its file, in canonical form. */

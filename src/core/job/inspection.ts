@@ -84,7 +84,7 @@ export const inspectionSchema = Joi.object({
   property: propertySchema.required(),
   accessPoints: list(accessPointSchema).required(),
   lines: list(lineSchema),
-  runs: list(runSetupSchema.append({ entries: Joi.array().max(200_000).required() })).required(),
+  runs: list(runSetupSchema.append({ entries: Joi.array().max(100_000).required() })).required(),
   ties: list(tieSchema).required(),
   spans: list(spanSchema),
   decisions: list(Joi.object()).required(),

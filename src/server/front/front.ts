@@ -54,7 +54,10 @@ const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome'>, [number, string]>> =
 const NOT_DONE: Readonly<Record<NotDone['why'], [number, string]>> = {
   busy: [503, 'Chert is busy with much else. Nothing was stored; try again in a moment.'],
   'too-long': [503, 'This took longer than it may, and was ended. Nothing was stored.'],
-  'too-large': [503, 'This took more memory than it may, and was ended. Nothing was stored.'],
+  'too-large': [
+    413,
+    'This is too large: it took more memory than it may, and was ended. Nothing was stored. A job that is too large to be shown can still be exported.',
+  ],
 };
 
 const isApi = (path: string) => path.startsWith('/api/');
@@ -105,8 +108,10 @@ function taskOf(request: IncomingMessage, body: Buffer): Task {
   for (const [name, value] of Object.entries(request.headers))
     if (value !== undefined) headers[name] = Array.isArray(value) ? value.join(', ') : value;
   const { method = 'GET', url = '/' } = request;
-  // A buffer of its own: it is handed over to the thread.
-  return { method, url, headers, body: body.byteLength > 0 ? new Uint8Array(body) : null };
+  // Handed over to the thread as it is, where it has its memory to itself.
+  const isOwn = body.byteLength === body.buffer.byteLength;
+  const bytes = isOwn ? new Uint8Array(body.buffer) : new Uint8Array(body);
+  return { method, url, headers, body: body.byteLength > 0 ? bytes : null };
 }
 
 function give(response: ServerResponse, { status, headers, body }: Done): void {

@@ -28,7 +28,7 @@ const ROUTES: readonly Route[] = [
   // What an inspector in the field waits for.
   route(/^POST$/, `${JOB}/runs/[^/]+/entries`, 'here', record),
   route(/^PATCH$/, JOB, 'here', record),
-  route(/^GET$/, '/api/health', 'here', 0),
+  route(/^(GET|HEAD)$/, '/api/health', 'here', 0),
   route(/^PUT$/, `${JOB}/media/[^/]+`, 'pages', media),
   route(/^POST$/, '/api/jobs/import', 'heavy', zip),
   route(/^POST$/, `${JOB}/issued`, 'heavy', record),

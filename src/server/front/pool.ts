@@ -31,12 +31,12 @@ type Limits = {
 const THREADS = Math.max(1, Math.min(2, availableParallelism() - 1));
 
 const LIMITS: Readonly<Record<Exclude<Lane, 'here'>, Limits>> = {
-  pages: { threads: THREADS, queue: 200, timeMs: 30_000, memoryMb: 320 },
-  heavy: { threads: 1, queue: 40, timeMs: 120_000, memoryMb: 512 },
+  pages: { threads: THREADS, queue: 200, timeMs: 30_000, memoryMb: 256 },
+  heavy: { threads: 1, queue: 40, timeMs: 120_000, memoryMb: 320 },
 };
 
 /** How long an answer may lie unread in the young memory of a thread, MB; printing makes much of it. */
-const YOUNG_MB = 32;
+const YOUNG_MB = 16;
 
 /** Why a task was not done. */
 export class NotDone extends Error {

@@ -4,8 +4,8 @@ import { sayFt } from '../../base/numbers';
 import type { Check } from '../check';
 import type { Finding } from '../finding';
 
-/** More findings than this within two feet of one another are not told apart pair by pair. */
-const MOST_NEIGHBOURS = 50;
+/** A finding is held against so many that follow it: of a thousand at one spot not every pair is told. */
+const MOST_NEIGHBOURS = 3;
 
 /** Two findings of one kind so close that they are probably one. */
 export const nearDuplicate: Check = {
