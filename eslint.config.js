@@ -14,6 +14,13 @@ const WALLS = [
     except: ['./core'],
     message: 'The core imports nothing outside the core.',
   },
+  {
+    target: './src/client',
+    from: './src',
+    except: ['./client', './core'],
+    message: 'The client imports the core alone: screens are laid over it.',
+  },
+  { target: './src/server', from: './src/client', message: 'The server knows no devices.' },
   { target: './src/views', from: './src/server', message: 'Views never import the server.' },
   { target: './src/views', from: './src/pages', message: 'Pages import views, not the other way.' },
   { target: './src/ui', from: './src/server', message: 'Components never import the server.' },

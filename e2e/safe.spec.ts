@@ -18,7 +18,7 @@ test('a login page answers: nothing counts as saved, nothing is refused, all is 
   }
   await page.route('**/api/**', (route) => route.fulfill({ ...LOGIN, status: 200 }));
   await callOut(page, 'wye 50 ft');
-  await expect(page.getByRole('alert')).toContainText('Something else than Chert answers here');
+  await expect(page.getByRole('alert')).toContainText('Something other than Chert answers here');
   await expect(page.getByRole('button', { name: 'Take it out' })).toHaveCount(0);
   await page.unroute('**/api/**');
   await expectSaved(page);

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { createHash, randomBytes } from 'node:crypto';
 import { type Base, screenOf } from '#client/change';
-import { type JobKeeper, openJob, type StoredJob } from '#client/job-keeper';
+import { type JobKeeper, openJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { changesOf, entriesOf, freshen } from '#client/job-on-device';
 import { isUnkept, keepMedia, listKept } from '#client/store';
 import type { Inspection } from '#core/job/inspection';

@@ -33,7 +33,7 @@ const PATIENCE_MS = 150_000;
 const SENDING_PATIENCE_MS = 20_000;
 
 const LOGIN_PAGE =
-  'Something else than Chert answers here, such as the login page of a Wi-Fi. Open any web page to log in to it, or use another network.';
+  'Something other than Chert answers here, such as the login page of a Wi-Fi. Open any web page to log in to it, or use another network.';
 
 async function read(response: Response): Promise<Body | null> {
   const body: unknown = await response.json().catch(() => null);

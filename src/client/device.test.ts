@@ -7,7 +7,8 @@ import { sendJson } from './api';
 import type { Base, Change } from './change';
 import { deviceAheadMs, forgetServerTime } from './clock';
 import { foreignOf, freshen } from './job-on-device';
-import { openJob, type StoredJob } from './job-keeper';
+import type { StoredJob } from '#core/job/history';
+import { openJob } from './job-keeper';
 import { sendWaiting } from './send';
 import { type SaveState, type Sender, startSender } from './sender';
 import {

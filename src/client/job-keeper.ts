@@ -11,7 +11,7 @@ import {
   superseded,
 } from './change';
 import { adopt, type Fresh } from './job-on-device';
-import type { Overwritten } from '#core/job/history';
+import type { Overwritten, StoredJob } from '#core/job/history';
 import { fetchBase } from './send';
 import { type SaveState, startSender } from './sender';
 import {
@@ -24,9 +24,6 @@ import {
   mark,
   watchKept,
 } from './store';
-
-/** A job as its page brings it. */
-export type StoredJob = Omit<Base, 'jobId'> & { readonly told: readonly Overwritten[] };
 
 /** What is told of a job on this device whenever it changes. */
 export type Listener = {

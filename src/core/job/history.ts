@@ -1,3 +1,5 @@
+import type { Inspection } from './inspection';
+
 /** One field of a job that was set, as its history tells it. */
 export type Told = {
   readonly seq: number;
@@ -16,4 +18,14 @@ export type Told = {
 /** What two devices set without seeing each other: the later stands, and both are told. */
 export type Overwritten = Told & {
   readonly over: { readonly value?: unknown; readonly device: string; readonly at: string };
+};
+
+/** A job as a page brings it to a device: what it shows, as of which revision, and by whom. */
+export type StoredJob = {
+  readonly inspection: Inspection;
+  readonly rev: number;
+  readonly installation: string;
+  readonly era: string;
+  /** What two devices set without seeing each other, the latest first. */
+  readonly told: readonly Overwritten[];
 };

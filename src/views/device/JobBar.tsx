@@ -1,6 +1,6 @@
 import type { Inspection } from '#core/job/inspection';
 import { type Light, type Stage, TopBar } from '#ui/TopBar';
-import { SaveMark } from './SaveMark';
+import { SaveMark, SaveStrip } from './SaveMark';
 import type { JobOnDevice } from './useJob';
 import { UtilityStop } from './UtilityStop';
 
@@ -26,8 +26,9 @@ export function JobBar({ job, stage, light, onLight, detail, waiting = {} }: Pro
         waiting={waiting}
         onLight={onLight}
       >
-        <SaveMark job={job} inspection={job.inspection} />
+        <SaveMark job={job} />
       </TopBar>
+      <SaveStrip job={job} inspection={job.inspection} />
       <UtilityStop inspection={job.inspection} />
     </>
   );

@@ -12,6 +12,9 @@ const MOST_TOLD = 3;
 function sayState({ save, waiting }: JobOnDevice): readonly [state: string, text: string] {
   const toSend = waiting.filter(({ state }) => state === 'kept');
   const isHeld = toSend.some(isUnkept);
+  const refused = waiting.length - toSend.length;
+  if (toSend.length === 0 && refused > 0)
+    return ['refused', `${refused} not stored · the rest is saved`];
   if (toSend.length === 0) return ['saved', 'Saved on the server'];
   const where = isHeld ? 'Not kept on this device' : 'Kept on this device';
   const isWaiting = save.kind === 'unreachable' || save.kind === 'elsewhere';
@@ -19,20 +22,26 @@ function sayState({ save, waiting }: JobOnDevice): readonly [state: string, text
   return [isHeld ? 'unkept' : save.kind, `${where} · ${what}`];
 }
 
+/** Where what was done is: on the server, or on this device and on its way. */
+export function SaveMark({ job }: { readonly job: JobOnDevice }) {
+  const [state, text] = sayState(job);
+  return (
+    <p className={styles['save']} role="status" data-state={state}>
+      {text}
+    </p>
+  );
+}
+
 type Props = { readonly job: JobOnDevice; readonly inspection: Inspection };
 
-/** Where what was done is: on the server, or on this device and on its way; and what stands in the way. */
-export function SaveMark({ job, inspection }: Props) {
+/** What stands in the way of saving, and what else has to be told of it: under the top bar, only while there is something. */
+export function SaveStrip({ job, inspection }: Props) {
   const { save, waiting, trouble, told, foreign } = job;
   const clock = useClockTrouble();
   const refused = waiting.filter(({ state }) => state === 'refused');
   const isWaiting = waiting.length > refused.length;
-  const [state, text] = sayState(job);
   return (
-    <div className={styles['save']}>
-      <p role="status" data-state={state}>
-        {text}
-      </p>
+    <div className={styles['strip']}>
       {save.kind === 'unreachable' && isWaiting && save.why && <p role="alert">{save.why}</p>}
       {trouble && <p role="alert">{trouble}</p>}
       {clock && <p role="alert">{clock}</p>}

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { applyChanges, type Base, changesOver, type Kept } from '#client/change';
-import { type JobKeeper, openJob, type StoredJob } from '#client/job-keeper';
+import { type JobKeeper, openJob } from '#client/job-keeper';
 import {
   changesOf,
   type Doing,
@@ -11,7 +11,7 @@ import {
   freshen,
 } from '#client/job-on-device';
 import { keepOffline } from '#client/offline';
-import type { Overwritten } from '#core/job/history';
+import type { Overwritten, StoredJob } from '#core/job/history';
 import type { SaveState } from '#client/sender';
 import { isUnkept, keepChanges, keepMedia } from '#client/store';
 import { plainData } from '#core/base/plain-text';

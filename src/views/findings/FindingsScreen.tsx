@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { useMemo, useState } from 'react';
 import type { Interval } from '#core/base/interval';
 import type { Inspection } from '#core/job/inspection';

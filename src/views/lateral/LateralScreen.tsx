@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { NamesOf } from '../shared/names';
 import { labelIn } from '#core/job/labels';
 import { useDeferredValue, useState } from 'react';

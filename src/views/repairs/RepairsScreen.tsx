@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { useDeferredValue, useMemo } from 'react';
 import { countWaiting } from '#core/judge/waiting';
 import { derive } from '#core/derive';

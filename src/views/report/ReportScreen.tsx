@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { derive } from '#core/derive';
 import type { Inspection } from '#core/job/inspection';

@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { labelIn } from '#core/job/labels';
 import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import { listToClear, type ToClear } from '#core/judge/to-clear';

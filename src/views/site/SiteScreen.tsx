@@ -1,4 +1,4 @@
-import type { StoredJob } from '#client/job-keeper';
+import type { StoredJob } from '#core/job/history';
 import { ulid } from 'ulid';
 import { accessNameAt, freeLabel, labelOf } from '#core/job/labels';
 import { useState } from 'react';
