@@ -148,3 +148,22 @@ test('a browser elsewhere gives the token once; a link needs none; strangers are
   expect(bare.status()).toBe(403);
   expect((await request.fetch('/api/jobs', { method: 'TRACE' })).status()).toBe(405);
 });
+
+test('a word without a break scrolls no page sideways, on a screen or a phone', async ({ page }) => {
+  const long = 'W'.repeat(180);
+  await putCopy(page, 'alder-bend', 'safe-long', (file) => {
+    file.job['title'] = long;
+    file.job['client'] = long;
+    file.property['address'] = long;
+    for (const entry of file.runs[0]!.entries) entry['note'] = long;
+  });
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const path of ['/', ...['site', 'scope', 'lateral', 'findings', 'repairs', 'report', 'remove'].map((name) => `/jobs/safe-long/${name}`)]) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth); // prettier-ignore
+      expect.soft([path, width, over]).toEqual([path, width, Math.min(over, 0)]);
+    }
+  }
+}); // prettier-ignore
