@@ -22,6 +22,8 @@ describe('a value as a history tells it', () => {
   it.each<[unknown, string]>([
     [undefined, 'nothing'],
     ['', 'nothing'],
+    ['R. \u202Eevil', 'R. [U+202E]evil'],
+    [{ label: '\u202Eevil' }, '[U+202E]evil'],
     [1985, '1985'],
     [false, 'no'],
     ['x'.repeat(80), `${'x'.repeat(60)}…`],

@@ -1,3 +1,4 @@
+import { plainText } from '../base/plain-text';
 import { labelOf } from './labels';
 import type { Inspection } from './inspection';
 
@@ -27,11 +28,11 @@ export function sayValue(value: unknown): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') return String(value);
   if (typeof value === 'string')
-    return value.length > MOST_TOLD ? `${value.slice(0, MOST_TOLD)}…` : value;
+    return plainText(value.length > MOST_TOLD ? `${value.slice(0, MOST_TOLD)}…` : value);
   if (Array.isArray(value)) return value.length === 1 ? 'one thing' : `${value.length} things`;
   const { label, kind } = value as { readonly label?: unknown; readonly kind?: unknown };
-  if (typeof label === 'string') return label;
-  return typeof kind === 'string' ? kind.replace(/-/g, ' ') : 'set';
+  if (typeof label === 'string') return plainText(label);
+  return typeof kind === 'string' ? plainText(kind.replace(/-/g, ' ')) : 'set';
 }
 
 /** A field of a job by its path: "house: year built", "run R2: zero, drop ft". */
