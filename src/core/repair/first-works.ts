@@ -33,9 +33,16 @@ export const orderOf = ({ order, method }: WorkDraft) => order ?? methodById(met
 
 const byOrder = (a: WorkDraft, b: WorkDraft) => orderOf(a) - orderOf(b) || a.fromFt - b.fromFt;
 
+/** A work behind all that it needs first, and all that those need: a cut in asbestos cement too. */
+function behindItsFirst(site: Site, draft: WorkDraft): WorkDraft[] {
+  // What comes first is earlier in the order of works, so this comes to an end.
+  const first = firstOf(site, draft).filter((one) => orderOf(one) < orderOf(draft));
+  return [...first.flatMap((one) => behindItsFirst(site, one)), draft];
+}
+
 /** Works with all that they need first, in the order in which they are done. */
 export function withFirst(site: Site, drafts: readonly WorkDraft[]): WorkDraft[] {
-  const all = drafts.flatMap((draft) => [...firstOf(site, draft), draft]);
+  const all = drafts.flatMap((draft) => behindItsFirst(site, draft));
   const opener = wayInFirst(site);
   const needsWayIn = all.find(({ method }) => methodById(method).needsCleanout);
   if (opener !== null && needsWayIn && !all.some(({ method }) => method === opener)) {

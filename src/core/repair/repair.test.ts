@@ -208,3 +208,21 @@ describe('a line with more ways to mend it than can all be tried', () => {
     }
   });
 });
+
+describe('what must come first', () => {
+  it('is asked of what comes first itself: roots in asbestos cement are not cut without abatement', () => {
+    const all = repair([
+      { kind: 'material', side: 'far', material: 'bituminous-fiber', diameterIn: 4, readingFt: 0 },
+      { kind: 'material', side: 'far', material: 'asbestos-cement', diameterIn: 4, readingFt: 30 },
+      zone('yard', 0),
+      { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 60 },
+      { kind: 'defect', defect: 'roots', extentRatio: 0.05, locus: 'joint', readingFt: 30 },
+    ]);
+    for (const { id, works } of all.plans) {
+      const cut = works.find(({ method }) => method === 'cut');
+      const abated = works.find(({ method }) => method === 'abatement');
+      if (cut) expect([id, abated?.fromFt, abated?.toFt]).toEqual([id, cut.fromFt, cut.toFt]);
+    }
+    expect(all.plans.some(({ works }) => works.some(({ method }) => method === 'cut'))).toBe(true);
+  });
+});
