@@ -4,7 +4,7 @@ import { type Base, screenOf } from '#client/change';
 import { type JobKeeper, openJob } from '#client/job-keeper';
 import type { StoredJob } from '#core/job/history';
 import { changesOf, entriesOf, freshen } from '#client/job-on-device';
-import { isUnkept, keepMedia, listKept } from '#client/store';
+import { isUnkept, keepChanges, keepMedia, listKept } from '#client/store';
 import type { Inspection } from '#core/job/inspection';
 import { pause, randomFrom } from './server';
 
@@ -88,19 +88,19 @@ async function act(): Promise<void> {
     const made = entriesOf(shown, 'R1', drafts, Date.now());
     entries.push(...made.map(({ id }) => id));
     const changes = made.map((entry) => ({ what: 'entry', runId: 'R1', entry }) as const);
-    await keeper.keep(freshen(changes, now, Date.now())).catch(() => undefined);
+    await keepChanges(jobId, freshen(changes, now, Date.now())).catch(() => undefined);
   } else if (dice < 0.85) {
     ownValue = OWN === 'frontFaces' ? `${entries.length}` : entries.length + 1;
     const property = { [OWN]: ownValue, yearBuilt: 1900 + Math.floor(random() * 100) };
     const changes = changesOf(shown, [{ what: 'facts', facts: { property } }]);
-    await keeper.keep(freshen(changes, now, Date.now())).catch(() => undefined);
+    await keepChanges(jobId, freshen(changes, now, Date.now())).catch(() => undefined);
   } else if (dice < 0.88) {
     const bytes = Buffer.concat([PNG, randomBytes(50_000 + Math.floor(random() * 200_000))]);
     const id = `still-${number}-${stills.length}`;
     stills.push({ id, sha256: createHash('sha256').update(bytes).digest('hex') });
     const blob = new Blob([bytes], { type: 'image/png' });
     await keepMedia(jobId, id, blob).catch(() => undefined);
-    await keeper.keep(freshen([{ what: 'media', mediaId: id }], now, Date.now())).catch(() => undefined); // prettier-ignore
+    await keepChanges(jobId, freshen([{ what: 'media', mediaId: id }], now, Date.now())).catch(() => undefined); // prettier-ignore
   } else if (dice < 0.94) {
     // A page is left only when nothing is in its memory alone; it comes back fresh or from a cache.
     if ((await listKept(jobId)).some((one) => isUnkept(one) && one.state === 'kept')) return;

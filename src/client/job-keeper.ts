@@ -10,20 +10,11 @@ import {
   newlyShown,
   superseded,
 } from './change';
-import { adopt, type Fresh } from './job-on-device';
+import { adopt } from './job-on-device';
 import type { Overwritten, StoredJob } from '#core/job/history';
 import { fetchBase } from './send';
 import { type SaveState, startSender } from './sender';
-import {
-  deviceId,
-  findBase,
-  forget,
-  keepBase,
-  keepChanges,
-  listAtRest,
-  mark,
-  watchKept,
-} from './store';
+import { deviceId, findBase, forget, keepBase, listAtRest, mark, watchKept } from './store';
 
 /** What is told of a job on this device whenever it changes. */
 export type Listener = {
@@ -35,7 +26,6 @@ export type Listener = {
 };
 
 export type JobKeeper = {
-  readonly keep: (rows: readonly Fresh[]) => Promise<void>;
   /** Sends what was refused again, mended or as it is; `null` takes it out. */
   readonly settle: (refused: Kept, mended: Change | null) => Promise<void>;
   /** Takes changes meant for another Chert as meant for this one. */
@@ -158,7 +148,6 @@ export function openJob(stored: StoredJob, listener: Listener): JobKeeper {
     .catch(listener.onTrouble);
 
   return {
-    keep: (rows) => keepChanges(jobId, rows),
     settle: async (refused, mended) => {
       if (mended === null) return mark(jobId, [refused], { state: 'superseded' });
       await mark(jobId, [refused], { state: 'kept', change: mended });
