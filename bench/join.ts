@@ -4,7 +4,7 @@ import type { Entry } from '#core/log/entry';
 import { derive } from '#core/derive';
 import { settingsInForce } from '#core/job/settings';
 import { foldLog } from '#core/log/fold';
-import { joinRuns } from '#core/measure/join/join';
+import { joinRuns, linksOf } from '#core/measure/join/join';
 import { layRun } from '#core/measure/placement';
 import { accessOf } from '#core/testing/joined';
 import { inspectionWith, seeded } from './log';
@@ -90,7 +90,7 @@ export async function benchJoin(): Promise<Row[]> {
     rows.push({ what, aim, got: `${p50.toFixed(2)} ms (p99 ${p99.toFixed(2)})${each}` });
   };
   await time(`join 6 runs with ${six.ties.length} ties`, '–', () =>
-    joinRuns(axes, { runId: 'R1', accessId: 'A' }, six.ties, []),
+    joinRuns(axes, { runId: 'R1', accessId: 'A' }, linksOf(axes, six.ties, [])),
   );
   for (const count of [200, 1_000, 5_000, 20_000]) {
     const file = sixRunsWith(count, Math.min(800, count / 25));

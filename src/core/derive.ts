@@ -1,5 +1,6 @@
 import { settingsInForce } from './job/settings';
 import type { Inspection } from './job/inspection';
+import { saneInspection } from './job/sane';
 import { type CheckContext, type Issue } from './judge/check';
 import { runChecks } from './judge/checks/index';
 import { isLogged } from './judge/finding';
@@ -13,6 +14,7 @@ import {
   type Overall,
 } from './judge/verdict';
 import { buildLateral, groupRunsByLine, type Lateral } from './lateral/lateral';
+import { type LineNames, nameLines } from './lateral/line-names';
 import { findMeetings, type Meeting } from './lateral/meets';
 import type { HeldWater } from './lateral/grade/held-water';
 import { foldLog, type FoldedLog } from './log/fold';
@@ -34,6 +36,8 @@ export type Derived = Judged & {
   readonly held: HeldWater;
   /** What obstructs the bore of the house line, and what it leaves. */
   readonly narrowings: readonly Narrowing[];
+  /** How the lines are told apart wherever a footage is said. */
+  readonly names: LineNames;
   readonly checks: readonly Issue[];
   readonly overall: Overall;
   readonly completeness: Completeness;
@@ -44,7 +48,8 @@ export type Derived = Judged & {
  * Computes lateral, findings, checks and verdict from an inspection. A pure function: the same
  * inspection gives the same answer, anywhere and at any time.
  */
-export function derive(inspection: Inspection): Derived {
+export function derive(given: Inspection): Derived {
+  const { inspection, impossible } = saneInspection(given);
   const settings = settingsInForce(inspection.settings);
   const logs = new Map(inspection.runs.map((run) => [run.id, foldLog(run.entries)]));
   const laterals = [...groupRunsByLine(inspection)].map(([lineId, runs]) =>
@@ -58,6 +63,7 @@ export function derive(inspection: Inspection): Derived {
     findings: findings.filter((one) => isLogged(one) && one.review?.verdict !== 'dismissed'),
     all: findings,
     orphans: judged.orphans,
+    impossible,
     settings,
   };
   const checks = runChecks(context);
@@ -67,6 +73,7 @@ export function derive(inspection: Inspection): Derived {
     logs,
     lateral: laterals[0]!,
     branches: laterals.slice(1),
+    names: nameLines(inspection, laterals),
     meets: findMeetings(inspection, laterals),
     ...judged,
     held: heldWaterOf(laterals[0]!, findings),

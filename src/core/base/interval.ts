@@ -21,6 +21,21 @@ export function gapBetweenFt(a: Interval, b: Interval): number {
   return Math.max(0, a.fromFt - b.toFt, b.fromFt - a.toFt);
 }
 
+/** How much two intervals share, feet; 0 where they only touch. */
+export function overlapFt(a: Interval, b: Interval): number {
+  return Math.max(0, Math.min(a.toFt, b.toFt) - Math.max(a.fromFt, b.fromFt));
+}
+
+/**
+ * Whether two intervals share any of the line: some length, or a point that lies in the other. What only
+ * touches at an end shares nothing, except where both are points.
+ */
+export function overlaps(a: Interval, b: Interval): boolean {
+  if (overlapFt(a, b) > 1e-9) return true;
+  const isPoint = (one: Interval) => one.toFt - one.fromFt <= 1e-9;
+  return (isPoint(a) || isPoint(b)) && gapBetweenFt(a, b) <= 1e-9;
+}
+
 /** The part of `stretch` inside `within`, or `null` where they do not touch. */
 export function clip(stretch: Interval, within: Interval): Interval | null {
   const fromFt = Math.max(stretch.fromFt, within.fromFt);

@@ -46,6 +46,8 @@ export const prose = () => Joi.string().allow('').max(20_000);
 export const length = () => Joi.number().min(0).max(100_000);
 /** A share of the whole, 0 to 1. */
 export const ratio = () => Joi.number().min(0).max(1);
+/** A share as somebody said it: over 1 is asked about, not refused. */
+export const saidRatio = () => Joi.number().min(0).max(1000);
 /** A clock position, 0.5 to 12 in half hours. */
 export const clock = () => Joi.number().min(0.5).max(12).multiple(0.5);
 export const instant = () => textThat(isInstant, 'chert.instant');

@@ -26,6 +26,9 @@ export const TOLERANCES = {
   /** A homecoming error beyond this plus `homecomingRatio` of the farthest reading is asked about. */
   homecomingFt: 1,
   homecomingRatio: 0.02,
+  /** Beyond the larger of these no slip explains it: a wrong number was said. */
+  homeImplausibleFt: 3,
+  homeImplausibleRatio: 0.05,
   /** A thing this far past the run's end cannot have been seen. */
   beyondEndFt: 0.5,
   /** A stretch of pipe shorter than this is not a pipe but two names for one spot. */
@@ -38,6 +41,8 @@ export const TOLERANCES = {
   nearDuplicateFt: 2,
   /** A locate serves a dig when it lies this close to it. */
   locateReachFt: 3,
+  /** An access says what lies over the pipe this far each way. */
+  zoneOfAccessFt: 3,
   /** A failed finding this close to an obstruction end is the obstruction. */
   atObstructionFt: 2,
 } as const;

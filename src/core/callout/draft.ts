@@ -8,6 +8,8 @@ export type OwnWord = { readonly says: string; readonly means: string };
 export type CalloutContext = {
   /** The counter now; `null` when there is none. */
   readonly counterFt: number | null;
+  /** What a counter that runs by itself reads now; absent where the counter is kept by hand. */
+  readonly liveCounterFt?: number | null;
   readonly pass: Pass;
   /** Bore of the pipe at the counter, inches; `null` when not known. */
   readonly boreHereIn: number | null;

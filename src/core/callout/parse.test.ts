@@ -18,10 +18,7 @@ const first = (text: string, changes: Partial<CalloutContext> = {}) => draftsOf(
 
 describe('parseCallout', () => {
   it.each<[string, Record<string, unknown>]>([
-    [
-      '27 clay',
-      { kind: 'material', readingFt: 27, material: 'vitrified-clay', side: 'far', diameterIn: 4 },
-    ],
+    ['27 clay', { kind: 'material', readingFt: 27, material: 'vitrified-clay', side: 'far' }],
     ['0 abs 4 in', { kind: 'material', readingFt: 0, material: 'abs', diameterIn: 4 }],
     [
       'cast iron this side 4" 9.5',
@@ -169,7 +166,7 @@ describe('parseCallout', () => {
     const missing = (text: string) => parseCallout(text, context())!.missing;
     expect(missing('roots 30')).toEqual(['how much of the bore']);
     expect(missing('roots 30 20%')).toEqual([]);
-    expect(missing('27 clay')).toEqual(['the bore: taken as 4 in']);
+    expect(missing('27 clay')).toEqual(['the diameter: taken as 4 in, as before']);
     expect(missing('main')).toEqual(['seen, or located?']);
     expect(parseCallout('crack', context({ counterFt: null }))!.missing).toContain('the footage');
   });
@@ -259,7 +256,6 @@ describe('corrections', () => {
       {
         kind: 'material',
         material: 'asbestos-cement',
-        diameterIn: 4,
         readingFt: 9.5,
         replaces: 'e1',
       },

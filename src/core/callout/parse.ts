@@ -2,6 +2,7 @@ import type { Entry, EntryDraft } from '../log/entry';
 import { withExact } from './exact';
 import type { CalloutContext, OtherReading, Reading } from './draft';
 import { readClose } from './frames/close';
+import { readAdvice, readClear } from './frames/opinion';
 import { readDefect } from './frames/defect';
 import { readFeature } from './frames/feature';
 import type { Frame } from './frames/frame';
@@ -40,6 +41,8 @@ const FRAMES: readonly Frame[] = [
   readFlag,
   readPhoto,
   readClose,
+  readClear,
+  readAdvice,
   readHome,
   readLocate,
   readWaterState,
@@ -211,15 +214,18 @@ function readCorrection(text: string, context: CalloutContext): Understood | nul
   const movedFt =
     alone && near.length > 0 ? Number(alone[1]) : rest.trim() === '' ? (amount?.to ?? null) : null;
   const targetFt = amount?.value ?? near[0]?.readingFt ?? context.counterFt;
+  // What is corrected keeps its pass, and with it the side that the words are about.
+  const pass = near[0]?.pass ?? context.pass;
   const said =
-    movedFt === null ? readAbout(rest, near[0], { ...context, counterFt: targetFt }) : null;
+    movedFt === null ? readAbout(rest, near[0], { ...context, pass, counterFt: targetFt }) : null;
   const [draft] = said?.drafts ?? [];
   const old = near.find((entry) => draft !== undefined && entry.kind === draft.kind) ?? near[0];
   if (!old || (movedFt === null && !draft)) {
     const wanted = old ? 'what it should be' : `something logged at ${targetFt}`;
     return keptAsFlag(text, context.pass, targetFt, wanted);
   }
-  const correct = (one: EntryDraft | null) => correctionOf(old, one, movedFt);
+  const saysSide = openSheet(rest).has('side');
+  const correct = (one: EntryDraft | null) => correctionOf(old, one, movedFt, saysSide);
   return {
     understood: true,
     missing: said?.missing ?? [],
@@ -244,14 +250,20 @@ function readAbout(
 }
 
 /** The old entry with what was said laid over it; another kind of thing replaces it whole. */
-function correctionOf(old: Entry, draft: EntryDraft | null, movedFt: number | null): EntryDraft {
+function correctionOf(
+  old: Entry,
+  draft: EntryDraft | null,
+  movedFt: number | null,
+  saysSide: boolean,
+): EntryDraft {
   const { id, at: _at, replaces: _replaces, ...facts } = old;
   const base = { pass: old.pass, replaces: id };
   if (movedFt !== null) return { ...facts, ...base, readingFt: movedFt } as EntryDraft;
   const sameThing =
     draft!.kind === old.kind &&
     (draft!.kind !== 'defect' || (old.kind === 'defect' && draft!.defect === old.defect));
-  const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt };
+  const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
+  const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
   const { open: _open, ...rest } = facts as typeof facts & { open?: boolean };
   return (

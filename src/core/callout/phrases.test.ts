@@ -146,7 +146,7 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['i think it is clay', m('vitrified-clay', 40, { certainty: 'suspected' })],
   ],
   'pipe and ground': [
-    ['27 clay', m('vitrified-clay', 27, { side: 'far', diameterIn: 4 })],
+    ['27 clay', m('vitrified-clay', 27, { side: 'far' })],
     ['6 inch clay', m('vitrified-clay', 40, { diameterIn: 6 })],
     ['clay tile 6" 27', m('vitrified-clay', 27, { diameterIn: 6 })],
     ['terra cotta', m('vitrified-clay', 40)],

@@ -29,7 +29,12 @@ const END_SAYS: Partial<Record<EndReason, string>> = {
 };
 const CONFIRM_SAYS = { sight: 'seen', locate: 'located', none: 'not confirmed' } as const;
 const CERTAINTY_SAYS = { confirmed: 'for sure', suspected: 'suspected', 'cannot-tell': "can't tell" } as const; // prettier-ignore
-const WATER_SAYS = { running: 'water on', draining: 'water off', drained: 'drained' } as const;
+const WATER_SAYS = {
+  running: 'water on',
+  draining: 'water off',
+  drained: 'drained',
+  none: 'no water running',
+} as const;
 
 const sayHour = (hour: number) =>
   Number.isInteger(hour) ? String(hour) : `${Math.floor(hour) || 12}:30`;
@@ -44,9 +49,9 @@ const SURFACES = ['tree', 'hedge', 'sunken-ground', 'wet-ground', 'buried-cleano
 function sayFootage(entry: Entry | EntryDraft): string {
   const { readingFt } = entry;
   if (readingFt === null) return 'no footage';
-  const isStretch = entry.kind === 'defect' || entry.kind === 'unseen';
-  if (isStretch && entry.toReadingFt !== undefined) return `from ${readingFt} to ${entry.toReadingFt} ft`; // prettier-ignore
-  return isStretch && entry.open ? `from ${readingFt} ft` : `at ${readingFt} ft`;
+  const isStretch = ['defect', 'unseen', 'clear', 'advice'].includes(entry.kind);
+  if (isStretch && 'toReadingFt' in entry && entry.toReadingFt !== undefined) return `from ${readingFt} to ${entry.toReadingFt} ft`; // prettier-ignore
+  return isStretch && 'open' in entry && entry.open ? `from ${readingFt} ft` : `at ${readingFt} ft`;
 }
 
 function sayDefect(entry: Omit<EntryOf<'defect'>, 'id' | 'at'>): (string | false | undefined)[] {
@@ -68,6 +73,7 @@ function sayDefect(entry: Omit<EntryOf<'defect'>, 'id' | 'at'>): (string | false
     entry.locus && (entry.locus === 'barrel' ? 'in the barrel' : `at the ${entry.locus}`),
     entry.holdsDebris && 'holds debris',
     entry.soilVisible && 'soil visible',
+    entry.movesWithWater && 'moves with water',
     entry.ourDoing && 'our doing',
     entry.sizeBasis === 'measured' && 'measured',
     entry.sizeBasis === 'eye' && 'by eye',
@@ -114,7 +120,7 @@ function sayPlainly(entry: Entry | EntryDraft): (string | false | undefined)[] {
     case 'material':
       return [
         entry.material === 'unknown' ? 'unknown material' : plain(entry.material),
-        `${entry.diameterIn} inch`,
+        entry.diameterIn !== undefined && `${entry.diameterIn} inch`,
         entry.lined && 'lined',
         entry.joint === 'coupling' && 'sleeve',
         entry.joint === 'smooth' && 'smooth',
@@ -128,6 +134,10 @@ function sayPlainly(entry: Entry | EntryDraft): (string | false | undefined)[] {
       return [`close ${handle(entry.closes)}`, place];
     case 'water':
       return [WATER_SAYS[entry.state], entry.source && `from ${quote(entry.source)}`, place];
+    case 'clear':
+      return ['clear', place];
+    case 'advice':
+      return [`advise ${quote(entry.text)}`, place];
     case 'unseen':
       return ["can't see", entry.cause === 'submerged' ? 'under water' : entry.cause === 'other' ? undefined : plain(entry.cause), place]; // prettier-ignore
     case 'flow-test':

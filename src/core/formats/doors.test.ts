@@ -91,7 +91,7 @@ describe('a calendar', () => {
     const derived = derive(demoInspection('alder-bend'));
     expect(writeCalendar(derived)).toBe(writeCalendar(derive(demoInspection('alder-bend'))));
     expect(writeCalendar(derived)).toMatch(/RRULE:FREQ=YEARLY;INTERVAL=2/);
-    expect(listDays(derived).map(({ key }) => key.split('-')[0])).toEqual(['step', 'step', 'period', 'scope', 'upkeep', 'upkeep']); // prettier-ignore
+    expect(listDays(derived).map(({ key }) => key.split('-')[0])).toEqual(['step', 'step', 'step', 'period', 'scope', 'upkeep', 'upkeep']); // prettier-ignore
   });
 
   it('keeps a line of text a line: no property can be smuggled in', () => {

@@ -8,7 +8,7 @@ import { cleanedEvery } from '../repair/futures/risks';
 import { repairOf } from '../repair/repair';
 import { dayOf } from '../report/calendar';
 import { composeSteps } from '../report/steps';
-import { inScope } from '../report/headline';
+import { inScope } from '../report/in-scope';
 import { FINDING_WORDS } from '../report/words';
 
 /** A day in the buyer's calendar. */

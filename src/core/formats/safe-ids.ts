@@ -56,7 +56,11 @@ function renameIds(inspection: Inspection, names: ReadonlyMap<string, string>): 
   const { job, accessPoints, runs, ties, spans, decisions } = inspection;
   return {
     ...inspection,
-    job: { ...job, id: rename(job.id), referenceRunId: rename(job.referenceRunId) },
+    job: {
+      ...job,
+      id: rename(job.id),
+      ...(job.referenceRunId === undefined ? {} : { referenceRunId: rename(job.referenceRunId) }),
+    },
     accessPoints: accessPoints.map((access) => ({ ...access, id: rename(access.id) })),
     runs: runs.map((run) => ({
       ...run,

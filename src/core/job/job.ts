@@ -25,8 +25,8 @@ export type Job = {
   readonly client: string;
   /** Where the owner's duty ends. */
   readonly responsibility: (typeof RESPONSIBILITIES)[number];
-  /** The run whose access has station 0; empty until the first run is set up. */
-  readonly referenceRunId: string;
+  /** The run whose access has station 0; absent or empty: chosen from the runs. */
+  readonly referenceRunId?: string;
   readonly minFallInPerFt?: number;
   readonly localRules?: readonly { readonly material: Material; readonly says: string }[];
   readonly profile: Profile;
@@ -49,7 +49,7 @@ export const jobSchema = Joi.object({
   inspector: line().required(),
   client: line().required(),
   responsibility: oneOf(RESPONSIBILITIES).required(),
-  referenceRunId: Joi.string().allow('').max(200).required(),
+  referenceRunId: Joi.string().allow('').max(200),
   minFallInPerFt: length().max(12),
   localRules: Joi.array()
     .items(Joi.object({ material: oneOf(MATERIALS).required(), says: prose().required() }))

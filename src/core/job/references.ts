@@ -17,8 +17,10 @@ export function findReferenceFaults(inspection: Inspection): Fault[] {
     }
   };
 
-  if (inspection.runs.length > 0) {
-    expect('job.referenceRunId', runIds, 'a run', inspection.job.referenceRunId);
+  // Absent or empty: chosen from the runs.
+  const { referenceRunId } = inspection.job;
+  if (referenceRunId && inspection.runs.length > 0) {
+    expect('job.referenceRunId', runIds, 'a run', referenceRunId);
   }
   (inspection.lines ?? []).forEach((line, index) => {
     if (line.joins !== undefined) expect(`lines[${index}].joins`, lineIds, 'a line', line.joins);
@@ -75,6 +77,7 @@ export function targetsOf(entry: Entry): [field: string, id: string][] {
     ['replaces', entry.replaces],
     ['retracts', entry.kind === 'retract' ? entry.retracts : undefined],
     ['closes', entry.kind === 'close' ? entry.closes : undefined],
+    ['confirms', entry.kind === 'locate' ? entry.confirms : undefined],
   ];
   return targets.flatMap(([key, target]) => (target === undefined ? [] : [[key, target]]));
 }

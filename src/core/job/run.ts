@@ -1,7 +1,15 @@
 import Joi from 'joi';
 import { flag, id, length, line, oneOf, words } from '../base/joi';
 import type { Entry } from '../log/entry';
-import { AIDS, CLEANED_BEFORE, FACINGS, ZERO_PLACES, type Facing } from '../log/vocabulary';
+import {
+  AIDS,
+  CLEANED_BEFORE,
+  FACINGS,
+  type Facing,
+  type WaterAtStart,
+  WATERS_AT_START,
+  ZERO_PLACES,
+} from '../log/vocabulary';
 
 /** One camera push from one access, facing one way, with one zero. */
 export type Run = {
@@ -18,6 +26,8 @@ export type Run = {
     readonly dropFt: number;
   };
   readonly cleanedBefore: (typeof CLEANED_BEFORE)[number];
+  /** What water ran when the camera went in; absent: nobody said. */
+  readonly waterAtStart?: WaterAtStart;
   readonly head?: string;
   readonly aid: (typeof AIDS)[number];
   readonly headLevels?: boolean;
@@ -38,6 +48,7 @@ export const runSetupSchema = Joi.object({
     dropFt: length().required(),
   }).required(),
   cleanedBefore: oneOf(CLEANED_BEFORE).required(),
+  waterAtStart: oneOf(WATERS_AT_START),
   head: line(),
   aid: oneOf(AIDS).required(),
   headLevels: flag(),

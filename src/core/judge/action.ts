@@ -6,6 +6,8 @@ import type { Profile } from '../job/job';
 import type { Certainty, Zone } from '../log/vocabulary';
 import type { FindingKind } from './finding';
 import type { Action, DefectFacts, Reason, Severity } from './grade';
+import type { WaterCheck } from '../measure/water';
+import { SEEN_WHILE } from './provisos';
 import { showsSoil } from './severity/bounds';
 import type { Thresholds } from './severity/thresholds';
 
@@ -14,7 +16,8 @@ export type ActionContext = {
   readonly severity: Severity;
   readonly facts: DefectFacts;
   readonly certainty: Certainty;
-  readonly verified: boolean;
+  /** What the water did when standing water was seen; `null` of anything else. */
+  readonly water: WaterCheck | null;
   readonly ourDoing: boolean;
   readonly zone: Zone | null;
   readonly span: Interval;
@@ -138,8 +141,8 @@ export function chooseAction(context: ActionContext): {
   if (certainty === 'cannot-tell') {
     return lookAgain('look-cannot-tell', 'it could not be told for certain: clean and look again');
   }
-  if (facts.kind === 'standing-water' && !context.verified) {
-    const text = 'seen while water ran or still drained: drain the line and look again';
+  if (context.water !== null && !context.water.verified) {
+    const text = `${SEEN_WHILE[context.water.state ?? 'unsaid']}: drain the line and look again`;
     return lookAgain('water-unverified', text);
   }
   if (urgent) return { action: 'urgent', because: [urgent] };

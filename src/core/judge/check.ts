@@ -1,6 +1,9 @@
 import type { Inspection } from '../job/inspection';
+import type { Impossible } from '../job/sane';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
+import { sayFt } from '../base/numbers';
+import { type LineNames, nameLines } from '../lateral/line-names';
 import type { Entry } from '../log/entry';
 import type { RunAxis } from '../measure/placement';
 import type { Finding, StaleDecision } from './finding';
@@ -33,6 +36,8 @@ export type CheckContext = {
   /** Every finding, whatever became of it. */
   readonly all: readonly Finding[];
   readonly orphans: readonly StaleDecision[];
+  /** Values that cannot be. */
+  readonly impossible: readonly Impossible[];
   readonly settings: Settings;
 };
 
@@ -52,6 +57,19 @@ export function allAxes(context: CheckContext): RunAxis[] {
 /** Runs a search over every run and gathers what it finds. */
 export function perRun<T>(context: CheckContext, find: (axis: RunAxis) => readonly T[]): T[] {
   return allAxes(context).flatMap(find);
+}
+
+/** Names the lines of what is checked. */
+export function nameLinesOf({ inspection, laterals }: CheckContext): LineNames {
+  return nameLines(inspection, laterals);
+}
+
+/** Where a finding lies, to follow its name: "at 12 ft on the guest house line", or in which run. */
+export function sayAt(context: CheckContext, finding: Finding): string {
+  if (finding.inRiser) return 'in the riser';
+  const at = `at ${sayFt(finding.span.fromFt)} ft`;
+  if (!finding.placed) return `${at} of run ${finding.runNames.join(' and ')}`;
+  return `${at}${nameLinesOf(context).on(finding.lineId)}`;
 }
 
 /** A reading as it stands on the counter ("43.0"); "no reading" when nobody said it. */

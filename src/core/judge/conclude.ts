@@ -122,10 +122,10 @@ export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
   const ids = made.map((one, index) => ({ id: idOfMade(one), number: rough[index]! }));
   const numbers = keepIssued(ids, issuedNumbers(scene.inspection.decisions));
   return {
-    findings: stopForUtility([
+    findings: [
       ...scene.findings.map((finding) => layOver(finding, about(finding.id))),
       ...made.map((one, index) => makeFinding(scene, one, numbers[index]!)),
-    ]),
+    ],
     remarks: once(pick(onJob, 'reason').map(said)),
     advice: once(pick(onJob, 'advice').map(({ rule, text, runIds }) => ({ rule, text, runIds }))),
     suspicions: once(pick(onJob, 'suspicion').map(suspect), byDefect),
@@ -136,23 +136,6 @@ export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
     ),
   };
 } // prettier-ignore
-
-const STOP: Reason = {
-  rule: 'utility-stop',
-  text: 'Nothing may cut, jet or scrape this line until the utility that runs through it is dealt with.',
-};
-
-/** Another utility through the sewer stops all work on that line: it stands before all other advice. */
-function stopForUtility(findings: readonly Finding[]): Finding[] {
-  const lines = new Set(
-    findings.filter(({ kind }) => kind === 'utility-crossing').map(({ lineId }) => lineId),
-  );
-  return findings.map((finding) =>
-    lines.has(finding.lineId) && finding.kind !== 'utility-crossing' && finding.action !== 'none'
-      ? { ...finding, advice: [STOP, ...finding.advice] }
-      : finding,
-  );
-}
 
 const idOfMade = ({ of, lineId, key }: MadeFinding) => `${of === 'layout' ? 'L' : 'M'}-${lineId}-${key}`; // prettier-ignore
 
@@ -179,6 +162,7 @@ function makeFinding(
     sigmaFt: made.sigmaFt,
     placed: true,
     inRiser: false,
+    isPlaceUnsaid: false,
     runIds,
     runNames: [...lateral.axes, ...lateral.unplaced]
       .filter(({ run }) => runIds.includes(run.id))
@@ -190,6 +174,7 @@ function makeFinding(
     provisional: provisos.length > 0,
     provisos,
     verified: true,
+    water: null,
     courtesy: isCourtesy(inspection, lateral, made.span, zone),
     certainty: 'confirmed',
     clock: null,

@@ -8,7 +8,7 @@ import { INDOOR_ZONES } from '../lateral/zones';
 import type { Zone } from '../log/vocabulary';
 
 /** Station of the wall where the line leaves the building: the most downstream one logged. */
-const readWallFt = memoOf(
+export const wallFtOf = memoOf(
   (lateral: Lateral) =>
     lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt ?? null,
 );
@@ -27,7 +27,7 @@ export function isCourtesy(
     span.fromFt > terminus.stationFt + TOLERANCES.beyondEndFt;
   if (isBeyond) return true;
   if (inspection.job.scope !== 'lateral') return false;
-  const wallFt = readWallFt(lateral);
-  if (wallFt !== null && span.toFt <= wallFt) return true;
+  const wallFt = wallFtOf(lateral);
+  if (wallFt !== null && span.toFt <= wallFt + TOLERANCES.samePlaceFt) return true;
   return zone !== null && INDOOR_ZONES.includes(zone);
 }

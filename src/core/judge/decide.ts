@@ -22,7 +22,14 @@ export function evidenceOf(finding: Finding): string[] {
 }
 
 /** Facts that say how a size was taken and not what it is; the material is named by itself. */
-const NOT_EVIDENCE = ['eyeSizeIn', 'eyeShareRatio', 'byEye', 'material'];
+const NOT_EVIDENCE = [
+  'eyeSizeIn',
+  'eyeShareRatio',
+  'byEye',
+  'material',
+  'impossible',
+  'unreadForm',
+];
 const NAMES: Readonly<Record<string, string>> = {
   depthIn: 'depth, in',
   fillRatio: 'fill',

@@ -1,5 +1,8 @@
 import type { Settings } from '../job/settings';
+import { readForm } from '../log/forms';
+import { impossibleSizes, possibleSizes } from '../log/possible';
 import type { DefectFacts, Facts } from './grade';
+import { sizesByWord } from './severity/size-words';
 import type { DefectSighting } from './sightings';
 
 /** What a finding's place says of the pipe. */
@@ -13,9 +16,13 @@ const NO_SIZES = {
   gapIn: null,
   lipIn: null,
   form: null,
+  unreadForm: null,
+  byWord: null,
+  impossible: [],
   locus: null,
   holdsDebris: false,
   soilVisible: false,
+  movesWithWater: false,
   inStandingWater: false,
   byEye: false,
 } as const;
@@ -36,27 +43,38 @@ export function factsOf(
   inStandingWater: boolean,
   { eyeSizeIn, eyeShareRatio }: Settings,
 ): DefectFacts {
-  const entries = ranked.map(({ stretch }) => stretch.entry);
+  const said = ranked.map(({ stretch }) => stretch.entry);
+  const kind = said[0]!.defect;
+  const entries = said.map((entry) => possibleSizes(entry, pipe.boreIn));
   const first = <K extends keyof (typeof entries)[number]>(key: K) => {
     for (const entry of entries) if (entry[key] !== undefined) return entry[key];
     return undefined;
   };
-  const form = first('form')
-    ?.trim()
-    .toLowerCase()
-    .replace(/[\s_]+/g, '-');
-  return {
-    kind: entries[0]!.defect,
+  const forms = said.map(({ form }) => readForm(kind, form));
+  const form = forms.find((one) => one.form !== null)?.form ?? null;
+  const numbers = {
     depthIn: first('depthIn') ?? null,
     fillRatio: first('fillRatio') ?? null,
     extentRatio: first('extentRatio') ?? null,
     offsetIn: first('offsetIn') ?? null,
     gapIn: first('gapIn') ?? null,
     lipIn: first('lipIn') ?? null,
-    form: form || null,
+  };
+  const hasNumber = Object.values(numbers).some((value) => value !== null);
+  const word = hasNumber ? undefined : first('sizeWord');
+  const worded = word === undefined ? null : sizesByWord(kind, word, pipe.boreIn);
+  return {
+    kind,
+    ...numbers,
+    ...worded,
+    byWord: worded === null ? null : word!,
+    form,
+    unreadForm: form === null ? (forms.find((one) => one.unread !== null)?.unread ?? null) : null,
+    impossible: [...new Set(said.flatMap((entry) => impossibleSizes(entry, pipe.boreIn)))],
     locus: first('locus') ?? null,
     holdsDebris: first('holdsDebris') ?? false,
-    soilVisible: first('soilVisible') ?? false,
+    soilVisible: (first('soilVisible') ?? false) || forms.some((one) => one.soilVisible),
+    movesWithWater: first('movesWithWater') ?? false,
     lengthFt:
       ranked.map(({ stretch }) => stretch.lengthFt).find((length) => length !== null) ?? null,
     ...pipe,

@@ -2,6 +2,7 @@ import type { Interval } from '../base/interval';
 import type { ResponsibleSide } from '../lateral/segments';
 import type { Certainty, DefectKind, Locus, Material, Zone } from '../log/vocabulary';
 import type { ClockArc } from '../measure/clock';
+import type { WaterCheck } from '../measure/water';
 import type { Action, Facts, Reason, Severity } from './grade';
 
 /** What could stand behind a finding, and the look that settles it. */
@@ -56,6 +57,8 @@ export type Finding = {
   /** Whether it has a station: its run is placed and it does not lie in the riser. */
   readonly placed: boolean;
   readonly inRiser: boolean;
+  /** Whether nobody said its footage: it lies somewhere in its span. */
+  readonly isPlaceUnsaid: boolean;
   readonly runIds: readonly string[];
   /** Its runs as people call them. */
   readonly runNames: readonly string[];
@@ -69,6 +72,8 @@ export type Finding = {
   readonly provisional: boolean;
   readonly provisos: readonly Proviso[];
   readonly verified: boolean;
+  /** What the water did when standing water was seen; `null` of anything else. */
+  readonly water: WaterCheck | null;
   readonly courtesy: boolean;
   readonly certainty: Certainty;
   readonly clock: ClockArc | null;

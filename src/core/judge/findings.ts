@@ -1,21 +1,22 @@
+import { lengthFt, overlaps } from '../base/interval';
 import { memoOf } from '../base/memo';
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
-import { segmentAt, sideAt } from '../lateral/segments';
+import { segmentAt } from '../lateral/segments';
 import { placeGroup } from '../measure/place-group';
 import { chooseAction } from './action';
 import { hasBackup } from './backup';
-import { isCourtesy } from './courtesy';
 import { factsOf } from './facts-of';
 import { type Finding, UNJUDGED } from './finding';
 import { isDeeperThan, lipAtEnd } from './lips';
-import { chainKey, keepIssued, numberFindings } from './numbering';
+import { chainKey, HUNDRED, keepIssued, numberFindings } from './numbering';
+import { partsOf } from './parts';
 import { issuedNumbers } from '../job/report-words';
 import { listProvisos } from './provisos';
 import { gradeDefect } from './severity/table';
 import { thresholdsInForce } from './severity/thresholds';
-import { type DefectSighting, groupDefects, overlaps, rankSightings } from './sightings';
+import { type DefectSighting, groupDefects, rankSightings } from './sightings';
 
 type Group = { readonly lateral: Lateral; readonly sightings: readonly DefectSighting[] };
 
@@ -40,12 +41,44 @@ export function judgeFindings(
   const water = groups
     .flatMap(({ sightings }) => sightings)
     .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
-  const backsUp = hasBackup(axes);
+  const backsUp = hasBackup(axes) === 'by-itself';
   const judged = groups.map((group, index) =>
     judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
   );
   const kept = keepIssued(judged, issuedNumbers(inspection.decisions));
-  return judged.map((finding, index) => ({ ...finding, number: kept[index]! }));
+  const numbered = judged.map((finding, index) => ({ ...finding, number: kept[index]! }));
+  const apart = partNumbering(numbered);
+  const lineOf = (finding: Finding) => laterals.find(({ lineId }) => lineId === finding.lineId)!;
+  return numbered.flatMap((finding) => takeApart(inspection, lineOf(finding), finding, apart));
+}
+
+/** What is added to a finding's number for each further part of it: a round figure above every number. */
+function partNumbering(findings: readonly Finding[]): number {
+  const highest = findings.reduce((most, { number }) => Math.max(most, number), 0);
+  return HUNDRED * (Math.floor(highest / HUNDRED) + 1);
+}
+
+/**
+ * A finding as its parts: one that changes hands or leaves the scope is told part by part, each with its own
+ * side and its own say. All keep the grade of the whole, which is one thing in the ground.
+ */
+function takeApart(
+  inspection: Inspection,
+  lateral: Lateral,
+  finding: Finding,
+  apart: number,
+): Finding[] {
+  if (!finding.placed || finding.isPlaceUnsaid || lengthFt(finding.span) <= 0) return [finding];
+  const parts = partsOf(inspection, lateral, finding.span);
+  if (parts.length < 2) return [finding];
+  return parts.map((part, index) => ({
+    ...finding,
+    ...part,
+    id: index === 0 ? finding.id : `${finding.id}.${index + 1}`,
+    number: finding.number + index * apart,
+    facts: { ...finding.facts, lengthFt: finding.facts.lengthFt === null ? null : lengthFt(part.span) },
+    because: [...finding.because, { rule: 'part-of', text: `part ${index + 1} of ${parts.length}: it ${part.courtesy ? 'lies outside the agreed scope' : part.responsibleSide === 'public' ? 'lies on the public side' : 'lies on the owner’s side'}` }],
+  })); // prettier-ignore
 }
 
 function judgeGroup(
@@ -56,23 +89,26 @@ function judgeGroup(
   water: readonly DefectSighting[],
   backsUp: boolean,
 ): Finding {
-  const ranked = rankSightings(sightings, settings);
+  // Of a pool's sightings those that were seen standing give its depth, its ends and its grade.
+  const seen = stillOnes(sightings);
+  const ranked = rankSightings(seen, settings);
   const lead = ranked[0]!;
   const { axis, entry } = lead.stretch;
-  const { span, sigmaFt } = placeGroup(sightings, settings.trustPass);
+  const { span, sigmaFt } = placeGroup(seen, settings.trustPass);
   const middleFt = (span.fromFt + span.toFt) / 2;
   const { inRiser } = lead.stretch;
   const placed = axis.placed && !inRiser;
   const segments = axis.placed ? lateral.segments : lateral.ownSegments.get(axis.run.id)!;
   const segment = inRiser ? null : segmentAt(segments, middleFt);
-  const zone = segment?.zone ?? null;
   const material = segment?.material ?? 'unknown';
   const facts = factsOf(
     ranked,
     { boreIn: segment?.diameterIn ?? null, material },
-    water.some((pool) => pool.stretch.axis.placed === axis.placed && overlaps(pool, lead)),
+    water.some((pool) => isOver(pool, lead)),
     settings,
   );
+  const whose = placed ? partsOf(inspection, lateral, span)[0]! : NOBODYS;
+  const { zone } = whose;
   const thresholds = thresholdsInForce(settings.thresholds);
   const grade = gradeDefect(facts, thresholds);
   const ourDoing = sightings.some(({ stretch }) => stretch.entry.ourDoing === true);
@@ -85,7 +121,7 @@ function judgeGroup(
     severity: ourDoing ? 'slight' : grade.severity,
     facts,
     certainty,
-    verified: waterVerified,
+    water: lead.water,
     ourDoing,
     zone,
     span,
@@ -96,7 +132,7 @@ function judgeGroup(
     heldByLip,
     thresholds,
   });
-  const stillOpen = sightings.every(({ stretch }) => stretch.stillOpen);
+  const stillOpen = seen.every(({ stretch }) => stretch.stillOpen);
   // The first sighting names the finding, so that seeing it again does not rename it.
   const inTime = sightings.toSorted(
     (a, b) => Date.parse(a.stretch.entry.at) - Date.parse(b.stretch.entry.at),
@@ -105,7 +141,7 @@ function judgeGroup(
   const provisos = listProvisos({
     missing: ourDoing ? null : grade.missing,
     certainty,
-    waterVerified,
+    water: lead.water,
     stillOpen,
     placed: axis.placed,
   });
@@ -119,6 +155,7 @@ function judgeGroup(
     sigmaFt,
     placed,
     inRiser,
+    isPlaceUnsaid: lead.stretch.isPlaceUnsaid && seen.every(({ stretch }) => stretch.isPlaceUnsaid),
     runIds: [...new Set(sightings.map((sighting) => sighting.axis.run.id))],
     runNames: [...new Set(sightings.map((sighting) => sighting.axis.name))],
     severity: ourDoing ? 'slight' : grade.severity,
@@ -128,13 +165,14 @@ function judgeGroup(
     provisional: provisos.length > 0,
     provisos,
     verified: waterVerified && certainty === 'confirmed',
-    courtesy: placed && isCourtesy(inspection, lateral, span, zone),
+    water: lead.water,
+    courtesy: whose.courtesy,
     certainty,
     clock: ranked.map(({ clock }) => clock).find((clock) => clock !== null) ?? null,
     locus: facts.locus,
     material,
     zone,
-    responsibleSide: sideAt(inspection.job, lateral.responsibilityLineFt, span.fromFt, zone),
+    responsibleSide: whose.responsibleSide,
     facts,
     missing: ourDoing ? null : grade.missing,
     stillOpen,
@@ -153,6 +191,21 @@ function judgeGroup(
     notes: inTime.flatMap(({ stretch }) => (stretch.entry.note ? [stretch.entry.note] : [])),
   };
 }
+
+/** The sightings of a thing that count for what it is: of standing water those that were seen standing. */
+function stillOnes(sightings: readonly DefectSighting[]): readonly DefectSighting[] {
+  const still = sightings.filter(({ water }) => water?.verified);
+  return still.length > 0 ? still : sightings;
+}
+
+/** Whether a pool stands over the same pipe: of one line, and more than touching. */
+function isOver(pool: DefectSighting, thing: DefectSighting): boolean {
+  const isOneAxis = pool.axis.placed && thing.axis.placed && pool.axis.run.lineId === thing.axis.run.lineId; // prettier-ignore
+  return (isOneAxis || pool.axis === thing.axis) && overlaps(pool.span, thing.span);
+}
+
+/** Whose a finding is that has no station. */
+const NOBODYS = { zone: null, responsibleSide: 'owner', courtesy: false } as const;
 
 /** Where the line's runs were stopped by an obstruction. */
 const readObstructions = memoOf((lateral: Lateral): readonly number[] =>

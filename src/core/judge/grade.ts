@@ -1,4 +1,6 @@
-import type { DefectKind, Locus, Material } from '../log/vocabulary';
+import type { DefectForm } from '../log/forms';
+import type { SizeField } from '../log/possible';
+import type { DefectKind, Locus, Material, SizeWord } from '../log/vocabulary';
 import type { Thresholds } from './severity/thresholds';
 
 export const SEVERITIES = ['slight', 'moderate', 'major', 'failed'] as const;
@@ -18,8 +20,15 @@ export type Facts = {
   readonly offsetIn: number | null;
   readonly gapIn: number | null;
   readonly lipIn: number | null;
-  /** In kebab case; `null` when not logged. */
-  readonly form: string | null;
+  /** The worst that was said; `null` when not logged. */
+  readonly form: DefectForm | null;
+  /** Words for its form that Chert does not know of this kind, as they were said. */
+  readonly unreadForm: string | null;
+  /** The word that its size was said by, where no number was. */
+  readonly byWord: SizeWord | null;
+  /** Sizes that were said and cannot be: they grade as not logged. */
+  readonly impossible: readonly SizeField[];
+  readonly movesWithWater: boolean;
   readonly locus: Locus | null;
   readonly holdsDebris: boolean;
   readonly soilVisible: boolean;

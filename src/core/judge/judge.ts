@@ -9,6 +9,7 @@ import { judgeFindings } from './findings';
 import { RULES } from './rules/index';
 import type { Rule } from './rules/rule';
 import type { Scene } from './rules/scene';
+import { applyStops, listStops, type Stop } from './stops';
 import { thresholdsInForce } from './severity/thresholds';
 
 /** Findings in station order by line; what has no station comes last. */
@@ -40,7 +41,11 @@ export function sceneOf(
 }
 
 /** What was judged of a job, the inspector's last word over it. */
-export type Judged = Judgement & Pick<Decided, 'orphans'>;
+export type Judged = Judgement &
+  Pick<Decided, 'orphans'> & {
+    /** What must not be done, whatever is advised. */
+    readonly stops: readonly Stop[];
+  };
 
 /**
  * Judges a job: grades by the severity table, then what the rules conclude, then the inspector's last
@@ -55,5 +60,7 @@ export function judge(
 ): Judged {
   const judgement = concludeAll(sceneOf(inspection, laterals, settings), rules);
   const { findings, orphans } = applyDecisions(judgement.findings, inspection, logs);
-  return { ...judgement, findings: inOrder(findings, laterals), orphans };
+  // Last of all, so that no rule and no word of the inspector can lose one.
+  const stops = listStops(laterals, findings);
+  return { ...judgement, findings: inOrder(applyStops(findings, stops), laterals), orphans, stops };
 }

@@ -1,4 +1,5 @@
 import type { RunAxis } from '../measure/placement';
+import { hasLip } from '../measure/stretch';
 import type { Scene } from './rules/scene';
 
 /** Key of a chain of corrections across runs. */
@@ -20,7 +21,7 @@ export function numberFindings(
   const first = new Map<string, { atMs: number; order: number }>();
   axes.forEach((axis) => {
     for (const entry of axis.log.byId.values()) {
-      if (entry.kind !== 'defect') continue;
+      if (entry.kind !== 'defect' && !(entry.kind === 'material' && hasLip(entry))) continue;
       const key = chainKey(axis.run.id, axis.log.rootOf(entry.id));
       const atMs = Date.parse(entry.at);
       const known = first.get(key);
@@ -43,7 +44,7 @@ export function numberFindings(
 }
 
 /** What rules make of the whole is numbered by itself, so that logging more never renumbers it. */
-const HUNDRED = 100;
+export const HUNDRED = 100;
 
 /**
  * Numbers what rules make of the whole: from 101 on (from 201 in a log of more than a hundred findings),

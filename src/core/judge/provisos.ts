@@ -1,13 +1,24 @@
-import type { Certainty } from '../log/vocabulary';
+import type { Certainty, WaterState } from '../log/vocabulary';
+import type { WaterCheck } from '../measure/water';
 import type { Proviso } from './finding';
 
 /** What of a finding itself may still change it. */
 export type OpenFacts = {
   readonly missing: string | null;
   readonly certainty: Certainty;
-  readonly waterVerified: boolean;
+  /** What the water did when standing water was seen; `null` of anything else. */
+  readonly water: WaterCheck | null;
   readonly stillOpen: boolean;
   readonly placed: boolean;
+};
+
+/** How standing water was seen, where nobody can say that it stands. */
+export const SEEN_WHILE: Record<WaterState | 'unsaid', string> = {
+  running: 'seen while water was running',
+  draining: 'seen while the line was still draining',
+  drained: 'seen after the line had drained',
+  none: 'seen with no water running',
+  unsaid: 'nobody said whether water was running when it was seen',
 };
 
 /** Why a finding may still change, from its own facts; each vanishes with the look that settles it. */
@@ -31,11 +42,11 @@ export function listProvisos(facts: OpenFacts): Proviso[] {
           settledBy: 'clean, look again, and log what it is',
         }
       : null,
-    facts.waterVerified
+    facts.water === null || facts.water.verified
       ? null
       : {
           rule: 'water-unverified',
-          text: 'seen while water ran or still drained',
+          text: SEEN_WHILE[facts.water.state ?? 'unsaid'],
           settledBy: 'drain the line and look again',
         },
     facts.stillOpen

@@ -1,4 +1,3 @@
-import { gapBetweenFt } from '../base/interval';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
 import type { EntryOf } from '../log/entry';
@@ -8,7 +7,7 @@ import { mergeSightings } from '../measure/merge';
 import type { Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
-import { checkWater, type WaterCheck } from './verification';
+import { checkWater, type WaterCheck } from '../measure/water';
 
 /** One sighting of a defect on one pass. */
 export type DefectSighting = Sighting & {
@@ -28,7 +27,10 @@ function sightingsOf(axis: RunAxis): DefectSighting[] {
     oneEnded: stretch.stillOpen,
     stretch,
     clock: clockOf(axis, stretch.entry),
-    water: stretch.entry.defect === 'standing-water' ? checkWater(stretch.entry, axis.log) : null,
+    water:
+      stretch.entry.defect === 'standing-water'
+        ? checkWater(stretch.entry, axis.log, axis.run)
+        : null,
   }));
 }
 
@@ -73,9 +75,4 @@ export function rankSightings(
       Number(b.pass === settings.trustPass) - Number(a.pass === settings.trustPass) ||
       Date.parse(b.stretch.entry.at) - Date.parse(a.stretch.entry.at),
   );
-}
-
-/** Whether two stretches share any of the pipe. */
-export function overlaps(a: DefectSighting, b: DefectSighting): boolean {
-  return gapBetweenFt(a.span, b.span) === 0;
 }

@@ -1,5 +1,6 @@
 import { lengthFt, totalFt } from '../base/interval';
 import type { Lateral } from '../lateral/lateral';
+import { seenDry } from '../lateral/seen-dry';
 import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { hasBackup } from './backup';
 import type { Issue } from './check';
@@ -15,6 +16,8 @@ export const OVERALLS = [
 export type Overall = (typeof OVERALLS)[number];
 export type Completeness = 'whole' | 'partial';
 
+/** Over this share of the reached length of unknown pipe, nothing passes. */
+const UNKNOWN_RATIO = 0.5;
 /** Over this share of the reached length unseen, nothing can be called absent. */
 const MOST_OBSCURED_RATIO = 0.1;
 
@@ -37,7 +40,7 @@ export function judgeOverall(
   const some = (action: Finding['action']) => inScope.some((finding) => finding.action === action);
   const main = laterals[0];
   const backsUp = hasBackup(laterals.flatMap(({ axes, unplaced }) => [...axes, ...unplaced]));
-  if (some('urgent') || backsUp) return 'not-serviceable';
+  if (some('urgent') || backsUp === 'by-itself') return 'not-serviceable';
   if (some('repair')) return 'repair-needed';
   const isOpen =
     main === undefined ||
@@ -45,9 +48,17 @@ export function judgeOverall(
     laterals.some(({ unplaced }) => unplaced.some(({ run }) => run.outcome !== 'abandoned')) ||
     laterals.some(isTooObscured) ||
     checks.some(({ level }) => level === 'blocker') ||
+    backsUp === 'after-ours' ||
+    isMostlyUnknown(main) ||
     some('look-again');
   if (isOpen) return 'inconclusive';
   return some('upkeep') ? 'serviceable-with-upkeep' : 'serviceable';
+}
+
+/** Whether nobody said what most of the reached line is made of: such a line never passes. */
+function isMostlyUnknown({ reached, segments }: Lateral): boolean {
+  const unknown = segments.filter(({ material }) => material === 'unknown');
+  return totalFt(unknown) > UNKNOWN_RATIO * totalFt(reached) + 1e-9;
 }
 
 /** Whether every foot of every line was reached and seen. */
@@ -58,6 +69,7 @@ export function judgeCompleteness(laterals: readonly Lateral[]): Completeness {
     main.reachedMain &&
     main.reached.some((stretch) => lengthFt(stretch) > 0) &&
     main.coverage.unreachedFt === 0 &&
+    main.coverage.upper?.state !== 'unreached' &&
     laterals.every(
       ({ coverage, unplaced }) =>
         coverage.obscuredFt < 1e-9 && unplaced.every(({ run }) => run.outcome === 'abandoned'),
@@ -65,14 +77,16 @@ export function judgeCompleteness(laterals: readonly Lateral[]): Completeness {
   return isWhole ? 'whole' : 'partial';
 }
 
-/** Whether a lip was logged with a change of pipe: it was seen, though nobody called it a defect. */
-function hasLipAtChange(lateral: Lateral): boolean {
-  return [...lateral.axes, ...lateral.unplaced].some((axis) =>
-    axis.log.standing.some(
-      (entry) => entry.kind === 'material' && (entry.joint === 'lip' || (entry.lipIn ?? 0) > 0),
-    ),
-  );
+/** Feet that may be missing where the head was turned round, or drawn into the access. */
+const DRY_SLACK_FT = 1;
+
+/** Whether all that was seen of a line was seen with no water running in it. */
+export function wasSeenDry(lateral: Lateral): boolean {
+  return totalFt(seenDry(lateral)) >= lateral.coverage.clearFt - DRY_SLACK_FT - 1e-9;
 }
+
+/** What is at the bottom of the pipe, under any water that stands. */
+const AT_INVERT: readonly DefectKind[] = ['wall-loss'];
 
 /**
  * The kinds of defect that are nowhere found, suspected or competing as a cause. Empty when too much
@@ -94,7 +108,10 @@ export function listAbsences(
     ]),
   );
   for (const { defect } of suspicions) named.add(defect);
-  if (laterals.some(hasLipAtChange)) named.add('lip');
+  // Only over feet that were seen drained can anybody say that no water stands.
+  if (!laterals.every(wasSeenDry)) named.add('standing-water');
+  // Standing water hides the bottom of the pipe, and with it what wears there.
+  if (named.has('standing-water')) for (const kind of AT_INVERT) named.add(kind);
   // Not to be able to name a thing is no kind of defect; "no unidentified" would say nothing.
   return DEFECTS.filter((kind) => kind !== 'unidentified' && !named.has(kind));
 }

@@ -4,6 +4,7 @@ import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
 import type { EntryOf } from '../log/entry';
 import { endsLine, type Terminus } from './terminus';
+import type { UpperEnd } from './upper-end';
 
 /** A stretch that nobody saw, and why. */
 export type UnseenStretch = Interval & {
@@ -22,6 +23,8 @@ export type Coverage = {
   readonly obscured: readonly Interval[];
   readonly gaps: readonly Interval[];
   readonly unseen: readonly UnseenStretch[];
+  /** What is known of the pipe above; `null` where nothing was reached. */
+  readonly upper: UpperEnd | null;
 };
 
 /** The stretch that a run went through, from its access to its end. */
@@ -55,6 +58,7 @@ export function measureCoverage(
   terminus: Terminus | null,
   reachedMain: boolean,
   submerged: readonly Interval[],
+  upper: UpperEnd | null,
 ): Coverage {
   const unseen = axes.flatMap(readUnseen);
   const seen = axes.flatMap((axis) =>
@@ -71,11 +75,12 @@ export function measureCoverage(
   return {
     clearFt: totalFt(clear),
     obscuredFt: totalFt(obscured),
-    unreachedFt: unreachedFt(axes, gaps, terminus, reachedMain),
+    unreachedFt: unreachedFt(axes, gaps, terminus, reachedMain, upper),
     clear,
     obscured,
     gaps,
     unseen,
+    upper,
   };
 }
 
@@ -131,9 +136,12 @@ function unreachedFt(
   gaps: readonly Interval[],
   terminus: Terminus | null,
   reachedMain: boolean,
+  upper: UpperEnd | null,
 ): number | null {
   if (axes.length === 0) return null;
-  const betweenFt = totalFt(gaps);
+  const aboveFt = upper?.state === 'unreached' ? upper.remainderFt : 0;
+  if (aboveFt === null) return null;
+  const betweenFt = totalFt(gaps) + aboveFt;
   if (reachedMain) return betweenFt;
   if (terminus === null || terminus.remainderFt === null) return null;
   return betweenFt + terminus.remainderFt;

@@ -19,8 +19,10 @@ const material = (
   diameterIn,
   ...more,
 });
+/** The pipe under one kind of ground: a yard called all along. */
+const YARD: Said = { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 };
 const segmentsOf = (said: Said[], setup = {}) =>
-  derive(inspectionOf([runOf([...said, MAIN_AT_60], setup)])).lateral.segments.map(
+  derive(inspectionOf([runOf([YARD, ...said, MAIN_AT_60], setup)])).lateral.segments.map(
     ({ fromFt, toFt, material: name, diameterIn }) => [fromFt, toFt, name, diameterIn],
   );
 
@@ -50,6 +52,7 @@ describe('segments', () => {
     const derived = derive(
       inspectionOf([
         runOf([
+          YARD,
           material(0, 'far', 'abs', 4),
           material(27, 'near', 'pvc', 4),
           material(27, 'far', 'concrete'),
@@ -84,6 +87,7 @@ describe('segments', () => {
   it('cuts at zones and at the property line, and tells the sides apart', () => {
     const { lateral } = derivedFrom(
       [
+        YARD,
         { kind: 'zone', zone: 'driveway', side: 'far', readingFt: 20 },
         { kind: 'feature', feature: 'property-line', readingFt: 40 },
       ],
@@ -92,7 +96,8 @@ describe('segments', () => {
     expect(lateral.segments.map((s) => [s.fromFt, s.toFt, s.zone, s.responsibleSide])).toEqual([
       [0, 20, 'yard', 'owner'],
       [20, 40, 'driveway', 'owner'],
-      [40, 60, 'driveway', 'public'],
+      // What was called before the property line is not carried over it.
+      [40, 60, null, 'public'],
     ]);
   });
 

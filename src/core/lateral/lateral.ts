@@ -1,4 +1,4 @@
-import { type Interval, unite } from '../base/interval';
+import { type Interval, overlapFt, unite } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
@@ -13,8 +13,11 @@ import { type Grade, measureGrade } from './grade/grade';
 import { layLine } from './lay-line';
 import type { Partition } from './partition';
 import { cutSegments, type Pipe, readPipes, responsibilityLineFt, type Segment } from './segments';
+import { checkWater } from '../measure/water';
+import { possibleSizes } from '../log/possible';
+import { readUpperEnd } from './upper-end';
 import { endsLine, findTerminus, type PlacedEnd, readEnds, type Terminus } from './terminus';
-import { readZones, type ZonePiece } from './zones';
+import { type OpenZone, readZones, type ZonePiece } from './zones';
 
 /** One line of the pipe tree, measured on its own axis. */
 export type Lateral = {
@@ -33,6 +36,8 @@ export type Lateral = {
   readonly pipes: readonly Partition<Pipe>[];
   readonly segments: readonly Segment[];
   readonly zones: readonly ZonePiece[];
+  /** Indoor zones that nobody said the end of. */
+  readonly openZones: readonly OpenZone[];
   readonly features: readonly Feature[];
   readonly responsibilityLineFt: number | null;
   readonly coverage: Coverage;
@@ -45,12 +50,21 @@ const FULL_BORE_RATIO = 0.995;
 /** The line that the reference run is on. */
 export const MAIN_LINE = 'main-line';
 
-/** The lines of an inspection, the reference run's first, each with its runs. */
+/** The line of the house: that of the run that the job names; else the main line, or the one that joins no other. */
+function houseLineOf({ runs, job, lines = [] }: Inspection): string {
+  const named = runs.find(({ id }) => id === job.referenceRunId);
+  if (named) return named.lineId ?? MAIN_LINE;
+  const lineIds = new Set(runs.map(({ lineId = MAIN_LINE }) => lineId));
+  if (lineIds.has(MAIN_LINE) || lineIds.size === 0) return MAIN_LINE;
+  const trunk = lines.find(({ id, joins }) => joins === undefined && lineIds.has(id));
+  return trunk?.id ?? runs[0]?.lineId ?? MAIN_LINE;
+}
+
+/** The lines of an inspection, the house's first, each with its runs. */
 export function groupRunsByLine(inspection: Inspection): Map<string, Inspection['runs'][number][]> {
-  const { runs, job } = inspection;
-  const reference = runs.find((run) => run.id === job.referenceRunId) ?? runs[0];
+  const { runs } = inspection;
   const groups = new Map<string, Inspection['runs'][number][]>();
-  groups.set(reference?.lineId ?? MAIN_LINE, []);
+  groups.set(houseLineOf(inspection), []);
   for (const run of runs) {
     const lineId = run.lineId ?? MAIN_LINE;
     const group = groups.get(lineId);
@@ -83,11 +97,15 @@ export function buildLateral(
     terminus !== null && endsLine(terminus.kind) && terminus.confirmedBy !== 'none';
   const reached = clipToTerminus(unite(axes.map(reachOf), TOLERANCES.samePlaceFt), terminus);
   const pipes = readPipes(axes, reached, settings);
-  const zones = readZones(axes, inspection.accessPoints, reached, features, settings);
-  const lineFt = responsibilityLineFt(inspection.job, features);
-  const submerged = axes.flatMap((axis) =>
-    placeStretches(axis, 'defect').filter((stretch) => isUnderWater(stretch, pipes)),
+  const { pieces: zones, open: openZones } = readZones(
+    axes,
+    inspection.accessPoints,
+    reached,
+    features,
+    settings,
   );
+  const lineFt = responsibilityLineFt(inspection.job, features);
+  const submerged = readSubmerged(axes, pipes);
   const segments = cutSegments(pipes, zones, inspection, lineFt, settings);
   const unplaced = laid.filter((axis) => !axis.placed);
   return {
@@ -109,6 +127,7 @@ export function buildLateral(
     segments,
     grade: measureGrade(axes, segments, inspection.job, settings),
     zones,
+    openZones,
     features,
     responsibilityLineFt: lineFt,
     coverage: measureCoverage(
@@ -116,20 +135,41 @@ export function buildLateral(
       reached,
       terminus,
       reachedMain,
-      submerged.map((stretch) => stretch.span),
+      submerged,
+      readUpperEnd(axes, inspection.accessPoints, reached, features, zones),
     ),
   };
+}
+
+/** Stretches under water to the crown, as they were last seen: what drained since hides nothing. */
+function readSubmerged(axes: readonly RunAxis[], pipes: readonly Partition<Pipe>[]): Interval[] {
+  const pools = axes.flatMap((axis) =>
+    placeStretches(axis, 'defect')
+      .filter(({ entry }) => entry.defect === 'standing-water')
+      .map((stretch) => ({
+        stretch,
+        isFull: isUnderWater(stretch, pipes),
+        isStill: checkWater(stretch.entry, axis.log, axis.run).verified,
+      })),
+  );
+  const drained = pools.filter(({ isFull, isStill }) => isStill && !isFull);
+  return pools
+    .filter(({ isFull }) => isFull)
+    .filter(
+      ({ stretch, isStill }) =>
+        isStill || !drained.some((one) => overlapFt(one.stretch.span, stretch.span) > 0),
+    ) // prettier-ignore
+    .map(({ stretch }) => stretch.span);
 }
 
 function isUnderWater(
   { entry, span }: PlacedStretch<EntryOf<'defect'>>,
   pipes: readonly Partition<Pipe>[],
 ): boolean {
-  if (entry.defect !== 'standing-water') return false;
-  if (entry.fillRatio !== undefined) return entry.fillRatio >= FULL_BORE_RATIO;
-  if (entry.depthIn === undefined) return false;
   const boreIn = boreAt(pipes, (span.fromFt + span.toFt) / 2);
-  return boreIn !== null && entry.depthIn >= boreIn * FULL_BORE_RATIO;
+  const { depthIn, fillRatio } = possibleSizes(entry, boreIn);
+  if (fillRatio !== undefined) return fillRatio >= FULL_BORE_RATIO;
+  return depthIn !== undefined && boreIn !== null && depthIn >= boreIn * FULL_BORE_RATIO;
 }
 
 /** Bore at a station, inches; `null` where no material was logged. */

@@ -4,26 +4,59 @@ import type { Inspection } from '../job/inspection';
 import type { Run } from '../job/run';
 import type { Settings } from '../job/settings';
 import type { FoldedLog } from '../log/fold';
-import { joinRuns, type LineJoin } from '../measure/join/join';
+import { joinRuns, type LineJoin, linksOf } from '../measure/join/join';
+import { type Link, reachAccesses } from '../measure/join/network';
 import { layRun, type RunAxis } from '../measure/placement';
+import { endsLine } from './terminus';
 
 /** The runs of one line, each on the line's axis as far as something joins it there. */
 export type LaidLine = { readonly axes: readonly RunAxis[]; readonly join: LineJoin };
 
+/** Whether a run saw its line end: at the main or a tank, and confirmed. */
+const sawEnd = ({ log }: RunAxis) =>
+  log.standing.some(
+    (entry) => entry.kind === 'end' && endsLine(entry.reason) && entry.confirmedBy !== 'none',
+  );
+
+/** Runs that links join, each group by itself; runs from one access are joined by it. */
+function groupJoined(axes: readonly RunAxis[], links: readonly Link[]): RunAxis[][] {
+  const runs = new Map(axes.map((axis) => [axis.run.id, axis]));
+  const groups: RunAxis[][] = [];
+  for (const axis of axes) {
+    if (groups.some((group) => group.includes(axis))) continue;
+    const reference = { runId: axis.run.id, accessId: axis.run.accessPointId };
+    const accesses = reachAccesses({ runs, reference, links });
+    groups.push(axes.filter(({ run }) => accesses.has(run.accessPointId)));
+  }
+  return groups;
+}
+
 /**
- * The run whose access is station 0 of a line: the job's reference run; on other lines the one that
- * was begun first, so that the order of runs in a file says nothing.
+ * The run whose access is station 0 of a line: the one the job names. Where it names none: among groups of
+ * joined runs the one that saw the line's end, else the one that went farthest; in it the run that was begun
+ * first, so that the order of runs in a file says nothing.
  */
 export function chooseReference(
-  runs: readonly Run[],
-  referenceRunId: string,
-  logs: ReadonlyMap<string, FoldedLog>,
+  axes: readonly RunAxis[],
+  referenceRunId: string | undefined,
+  links: readonly Link[],
 ): Run | null {
-  const named = runs.find(({ id }) => id === referenceRunId);
-  if (named) return named;
-  const beganMs = ({ id }: Run) => Date.parse(logs.get(id)?.standing[0]?.at ?? '') || Infinity;
-  const sorted = [...runs].sort((a, b) => beganMs(a) - beganMs(b) || (a.id < b.id ? -1 : 1));
-  return sorted[0] ?? null;
+  const named = axes.find(({ run }) => run.id === referenceRunId);
+  if (named) return named.run;
+  const longestFt = (group: readonly RunAxis[]) => Math.max(...group.map(({ reachFt }) => reachFt));
+  const beganMs = ({ log }: RunAxis) => Date.parse(log.standing[0]?.at ?? '') || Infinity;
+  const inTime = (group: readonly RunAxis[]) =>
+    [...group].sort((a, b) => beganMs(a) - beganMs(b) || (a.run.id < b.run.id ? -1 : 1));
+  const [first] = groupJoined(axes, links)
+    .map(inTime)
+    .sort(
+      (a, b) =>
+        Number(b.some(sawEnd)) - Number(a.some(sawEnd)) ||
+        longestFt(b) - longestFt(a) ||
+        beganMs(a[0]!) - beganMs(b[0]!) ||
+        (a[0]!.run.id < b[0]!.run.id ? -1 : 1),
+    );
+  return first?.[0]?.run ?? null;
 }
 
 /** Lays all runs of a line together. */
@@ -33,16 +66,16 @@ export function layLine(
   logs: ReadonlyMap<string, FoldedLog>,
   settings: Settings,
 ): LaidLine {
-  const reference = chooseReference(runs, inspection.job.referenceRunId, logs);
   const fromOf = (run: Run) => labelIn(inspection.accessPoints, run.accessPointId);
   const bare = runs.map((run) =>
     layRun(run, logs.get(run.id)!, settings, null, undefined, fromOf(run)),
   );
+  const links = linksOf(bare, inspection.ties, inspection.spans ?? []);
+  const reference = chooseReference(bare, inspection.job.referenceRunId, links);
   const join = joinRuns(
     bare,
     { runId: reference?.id ?? '', accessId: reference?.accessPointId ?? '' },
-    inspection.ties,
-    inspection.spans ?? [],
+    links,
   );
   const decisions = listSightingsDecisions(inspection.decisions);
   const axes = runs.map((run) => {

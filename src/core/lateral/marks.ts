@@ -25,7 +25,7 @@ type BoundarySighting<T> = Sighting & {
 export function readMarks<K extends 'material' | 'zone', T>(
   axes: readonly RunAxis[],
   kind: K,
-  valueOf: (entry: Boundary<K>) => T,
+  valueOf: (entry: Boundary<K>, axis: RunAxis) => T,
   same: (a: T, b: T) => boolean,
   settings: Settings,
 ): Mark<T>[] {
@@ -45,7 +45,7 @@ export function readMarks<K extends 'material' | 'zone', T>(
         span: { fromFt: stationFt, toFt: stationFt },
         entry,
         side: isDown ? 'down' : 'up',
-        value: valueOf(entry as Boundary<K>),
+        value: valueOf(entry as Boundary<K>, axis),
         order: Date.parse(entry.at) + order * 1e-6,
       };
       if (alongFt < 0) inRiser.push({ alongFt, sighting });

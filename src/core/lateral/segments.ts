@@ -1,9 +1,10 @@
-import type { Interval } from '../base/interval';
-import { lastAtOrBelow } from '../base/memo';
+import { type Interval, overlaps } from '../base/interval';
+import { lastAtOrBelow, memoOf } from '../base/memo';
 import type { Inspection } from '../job/inspection';
 import type { Job } from '../job/job';
 import type { Settings } from '../job/settings';
 import type { EntryOf } from '../log/entry';
+import { possibleBoreIn } from '../log/possible';
 import type { Certainty, Material, Zone } from '../log/vocabulary';
 import type { RunAxis } from '../measure/placement';
 import { likelyAge, type PipeAge } from './age';
@@ -14,9 +15,14 @@ import { type Partition, partition } from './partition';
 /** What a `material` entry asserts of the pipe. */
 export type Pipe = {
   readonly material: Material;
-  readonly diameterIn: number;
+  /** `null` where nobody ever said one. */
+  readonly diameterIn: number | null;
+  /** Whether the diameter is only taken to be that of the pipe before. */
+  readonly isBoreAssumed: boolean;
   readonly lined: boolean;
   readonly certainty: Certainty;
+  /** What else it may be. */
+  readonly candidates: readonly Material[];
 };
 
 export type ResponsibleSide = 'owner' | 'public';
@@ -25,8 +31,12 @@ export type ResponsibleSide = 'owner' | 'public';
 export type Segment = Interval & {
   readonly material: Material;
   readonly diameterIn: number | null;
+  /** Whether the diameter is only taken to be that of the pipe before. */
+  readonly isBoreAssumed: boolean;
   readonly lined: boolean;
   readonly certainty: Certainty;
+  /** What else it may be. */
+  readonly candidates: readonly Material[];
   readonly zone: Zone | null;
   readonly responsibleSide: ResponsibleSide;
   /** How old it probably is; `null` for an unknown material. */
@@ -35,14 +45,30 @@ export type Segment = Interval & {
 };
 
 const samePipe = (a: Pipe, b: Pipe) =>
-  a.material === b.material && a.diameterIn === b.diameterIn && a.lined === b.lined;
+  a.material === b.material &&
+  (a.diameterIn === b.diameterIn || a.isBoreAssumed || b.isBoreAssumed) &&
+  a.lined === b.lined;
 
-function pipeOf(entry: EntryOf<'material'>): Pipe {
+/** Diameters said in a run, by entry: where a call named none, the one said before it in time. */
+const readBores = memoOf((axis: RunAxis): ReadonlyMap<string, number | null> => {
+  const bores = new Map<string, number | null>();
+  let last: number | null = null;
+  for (const entry of axis.log.standing) {
+    if (entry.kind !== 'material') continue;
+    last = possibleBoreIn(entry) ?? last;
+    bores.set(entry.id, last);
+  }
+  return bores;
+});
+
+function pipeOf(entry: EntryOf<'material'>, axis: RunAxis): Pipe {
   return {
     material: entry.material,
-    diameterIn: entry.diameterIn,
+    diameterIn: readBores(axis).get(entry.id) ?? null,
+    isBoreAssumed: possibleBoreIn(entry) === undefined,
     lined: entry.lined ?? false,
     certainty: entry.certainty ?? 'confirmed',
+    candidates: entry.candidates ?? [],
   };
 }
 
@@ -111,9 +137,11 @@ export function cutSegments(
           toFt,
           material,
           diameterIn: piece.value?.diameterIn ?? null,
+          isBoreAssumed: piece.value?.isBoreAssumed ?? false,
           lined,
           age,
           certainty: piece.value?.certainty ?? 'cannot-tell',
+          candidates: piece.value?.candidates ?? [],
           zone,
           responsibleSide: sideAt(job, lineFt, middleFt, zone),
           entryIds: piece.entryIds,
@@ -133,6 +161,11 @@ function joinAlike(parts: readonly Segment[]): Segment[] {
     } else joined.push(part);
   }
   return joined;
+}
+
+/** The segments that a stretch lies in; of a point the one it is in. */
+export function segmentsOver(segments: readonly Segment[], span: Interval): Segment[] {
+  return segments.filter((segment) => overlaps(segment, span));
 }
 
 /** The segment at a station; on an edge the downstream one, outside the reach the nearest. */

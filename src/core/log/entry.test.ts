@@ -57,6 +57,8 @@ const GOOD: Record<EntryKind, Omit<Said, 'kind'>> = {
   end: { reason: 'lost-push', confirmedBy: 'none', remainderFt: 12 },
   home: {},
   surface: { what: 'tree', offsetFt: 4 },
+  clear: { toReadingFt: 60, open: true, kinds: ['roots'] },
+  advice: { toReadingFt: 60, does: 'liner', text: 'line it' },
   retract: { retracts: 'e9' },
   photo: { photoIds: ['p1'] },
   note: { note: 'gate code' },
@@ -86,7 +88,7 @@ describe('checkEntry', () => {
   it.each<[string, Record<string, unknown>, string]>([
     ['negative reading', { readingFt: -3 }, 'readingFt: expected a number of 0 or more, got -3'],
     ['text for a number', { readingFt: '27' }, 'readingFt: expected a number, got "27"'],
-    ['ratio over 1', { extentRatio: 1.2 }, 'extentRatio: expected a number of 1 or less, got 1.2'],
+    ['ratio below 0', { extentRatio: -0.2 }, 'extentRatio: expected a number of 0 or more, got -0.2'], // prettier-ignore
     ['clock of 13', { clockFrom: 13 }, 'clockFrom: expected a number of 12 or less, got 13'],
     ['clock off the half hour', { clockTo: 2.2 }, 'clockTo: expected a multiple of 0.5, got 2.2'],
     ['unknown pass', { pass: 'in' }, 'pass: expected one of "out", "back", got "in"'],
@@ -123,10 +125,8 @@ describe('checkEntry', () => {
     expect(faultsOf(entry)).toHaveLength(2);
   });
 
-  it('wants a depth of a locate unless something blocked it', () => {
-    const [bare] = entries({ kind: 'locate' });
-    const [blocked] = entries({ kind: 'locate', blockedBy: 'a parked car' });
-    expect(faultsOf(bare)[0]).toContain('depthIn: expected a value here, got nothing');
-    expect(faultsOf(blocked)).toEqual([]);
+  it('takes a locate that only confirms a place', () => {
+    const [bare] = entries({ kind: 'locate', confirms: 'e9' });
+    expect(faultsOf(bare)).toEqual([]);
   });
 });

@@ -24,6 +24,10 @@ import {
   setupKeys,
 } from './kinds/running';
 import {
+  type AdviceEntry,
+  adviceKeys,
+  type ClearEntry,
+  clearKeys,
   type FlowTestEntry,
   flowTestKeys,
   type UnseenEntry,
@@ -41,6 +45,8 @@ export type Entry =
   | DefectEntry
   | CloseEntry
   | WaterEntry
+  | ClearEntry
+  | AdviceEntry
   | UnseenEntry
   | ZoneEntry
   | LocateEntry
@@ -69,6 +75,8 @@ const KEYS: Record<EntryKind, Joi.SchemaMap> = {
   defect: defectKeys,
   close: closeKeys,
   water: waterKeys,
+  clear: clearKeys,
+  advice: adviceKeys,
   unseen: unseenKeys,
   zone: zoneKeys,
   locate: locateKeys,

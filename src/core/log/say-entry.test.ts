@@ -10,6 +10,11 @@ const say = (said: Said) => {
 
 const CASES: [Said, string][] = [
   [
+    { kind: 'clear', toReadingFt: 40, kinds: ['roots', 'crack'] },
+    'Clear · to 40 · no roots, crack',
+  ],
+  [{ kind: 'advice', does: 'liner', text: 'line it' }, 'Advice · line it'],
+  [
     {
       kind: 'defect',
       defect: 'roots',

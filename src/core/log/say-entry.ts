@@ -65,18 +65,20 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
         entry.offsetIn !== undefined && `${sayIn(entry.offsetIn)} in`,
         entry.gapIn !== undefined && `${sayIn(entry.gapIn)} in wide`,
         entry.lipIn !== undefined && `${sayIn(entry.lipIn)} in high`,
+        entry.sizeWord && `${entry.sizeWord}, by a word`,
         entry.form && plain(entry.form),
         entry.direction && plain(entry.direction),
         sayClock(entry.clockFrom, entry.clockTo),
         entry.locus && (entry.locus === 'barrel' ? 'in the barrel' : `at a ${entry.locus}`),
         entry.holdsDebris && 'holds debris',
         entry.soilVisible && 'soil visible',
+        entry.movesWithWater && 'moves with the water',
         entry.ourDoing && 'our doing',
       );
       break;
     }
     case 'material':
-      title = `${sayIn(entry.diameterIn)} in ${nameMaterial(entry.material)} ${entry.side === 'far' ? 'beyond' : 'this side'}`;
+      title = `${entry.diameterIn === undefined ? '' : `${sayIn(entry.diameterIn)} in `}${nameMaterial(entry.material)} ${entry.side === 'far' ? 'beyond' : 'this side'}`;
       add(
         entry.lined && 'lined',
         entry.joint,
@@ -103,6 +105,18 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
       title = `Water ${entry.state}`;
       add(entry.source);
       break;
+    case 'clear':
+      title = 'Clear';
+      add(
+        entry.toReadingFt !== undefined && `to ${sayFt(entry.toReadingFt)}`,
+        entry.open && 'end open',
+        entry.kinds && `no ${entry.kinds.map((kind) => nameDefect(kind).toLowerCase()).join(', ')}`,
+      );
+      break;
+    case 'advice':
+      title = 'Advice';
+      add(entry.text, entry.toReadingFt !== undefined && `to ${sayFt(entry.toReadingFt)}`);
+      break;
     case 'unseen':
       title = 'Can’t see';
       add(
@@ -114,7 +128,9 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
     case 'locate':
       title =
         entry.depthIn === undefined
-          ? 'Locate blocked'
+          ? entry.blockedBy === undefined
+            ? 'Place located'
+            : 'Locate blocked'
           : `Locate ${Math.floor(entry.depthIn / 12)} ft ${sayIn(entry.depthIn % 12)} in`;
       add(
         entry.blockedBy,

@@ -75,6 +75,7 @@ export const FEATURES = [
   'main-tap',
   'tank',
   'join',
+  'upstream-end',
 ] as const;
 export type FeatureKind = (typeof FEATURES)[number];
 
@@ -97,6 +98,7 @@ export const DEFECTS = [
   'spalling',
   'lip',
   'coupling-failed',
+  'exfiltration',
   'infiltration',
   'residue-line',
   'vermin',
@@ -112,7 +114,14 @@ export type Locus = (typeof LOCI)[number];
 export const CRACK_DIRECTIONS = ['along', 'round', 'multiple'] as const;
 export const JOINT_STYLES = ['smooth', 'lip', 'coupling'] as const;
 export const SIZE_BASES = ['eye', 'measured'] as const;
-export const WATER_STATES = ['running', 'draining', 'drained'] as const;
+/** A size said by a word, from least to most. */
+export const SIZE_WORDS = ['trace', 'light', 'moderate', 'heavy', 'full'] as const;
+export type SizeWord = (typeof SIZE_WORDS)[number];
+/** What water ran when a run began. */
+export const WATERS_AT_START = ['none', 'running', 'unknown'] as const;
+export type WaterAtStart = (typeof WATERS_AT_START)[number];
+/** `none`: nobody runs any; the line is as it was found. */
+export const WATER_STATES = ['running', 'draining', 'drained', 'none'] as const;
 export type WaterState = (typeof WATER_STATES)[number];
 export const UNSEEN_CAUSES = ['submerged', 'murky', 'dirty-lens', 'too-fast', 'other'] as const;
 export type UnseenCause = (typeof UNSEEN_CAUSES)[number];

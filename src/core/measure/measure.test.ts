@@ -53,13 +53,20 @@ describe('homecoming', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (farthestFt, homeFt, a, b) => {
-          const base = { zeroFt: 0, farthestFt, excessive: false };
-          const still = { ...base, homeFt: null, misclosureFt: 0, cableFt: 2 * farthestFt };
+          const base = { zeroFt: 0, farthestFt, excessive: false, implausible: null };
+          const still = {
+            ...base,
+            homeFt: null,
+            misclosureFt: 0,
+            sharedFt: 0,
+            cableFt: 2 * farthestFt,
+          };
           expect(correctReadingFt(still, 'out', a * farthestFt, 'even')).toBe(a * farthestFt);
           const slipped = {
             ...base,
             homeFt,
             misclosureFt: homeFt,
+            sharedFt: homeFt,
             cableFt: 2 * farthestFt - homeFt,
           };
           const [low, high] = [Math.min(a, b) * farthestFt, Math.max(a, b) * farthestFt];

@@ -100,9 +100,7 @@ export function layRun(
   const placeAlong = (alongFt: number) => originFt + direction * scale * alongFt;
   const placeOf = (pass: Pass, readingFt: number): Place => {
     const alongFt = alongOf(pass, readingFt);
-    const carriedFt = Math.abs(
-      home.misclosureFt * slipShare(home, pass, readingFt, settings.slipOn),
-    );
+    const carriedFt = Math.abs(home.sharedFt * slipShare(home, pass, readingFt, settings.slipOn));
     const readingSigmaFt =
       TOLERANCES.readingSigmaFt +
       TOLERANCES.readingSigmaRatio * Math.max(0, alongFt) +

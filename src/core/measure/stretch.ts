@@ -25,6 +25,8 @@ export type PlacedStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>> = {
   readonly lengthFt: number | null;
   /** The entry that closed it. */
   readonly closedBy: EntryOf<'close'> | null;
+  /** Whether nobody said where it is: then it lies somewhere in its span. */
+  readonly isPlaceUnsaid: boolean;
   /** Whether all of it lies above the pipe, in the riser: it has no station. */
   readonly inRiser: boolean;
 };
@@ -53,7 +55,39 @@ export function placeStretches<K extends 'defect' | 'unseen'>(
   return placed as readonly unknown[] as readonly PlacedStretch<StretchEntry<K>>[];
 }
 
-const placeDefects = memoOf((axis: RunAxis) => placeAll(axis, 'defect'));
+const placeDefects = memoOf((axis: RunAxis) => [
+  ...placeAll(axis, 'defect'),
+  ...lipsAtChanges(axis).map((lip) => placeStretch(axis, lip, null)),
+]);
+
+/** A lip said with a change of pipe in the same pass as one logged by itself, so near, is that one, feet. */
+const SAME_LIP_FT = 1;
+
+/** Whether a change of pipe names an upstanding edge. */
+export const hasLip = (entry: EntryOf<'material'>) =>
+  entry.joint === 'lip' || (entry.lipIn ?? 0) > 0;
+
+/** Lips that were said with a change of pipe: as much a defect as one logged by itself. */
+function lipsAtChanges({ log }: RunAxis): EntryOf<'defect'>[] {
+  const own = log.standing.filter((entry) => entry.kind === 'defect' && entry.defect === 'lip');
+  return log.standing.flatMap((entry): EntryOf<'defect'>[] => {
+    if (entry.kind !== 'material' || !hasLip(entry)) return [];
+    const { id, at, pass, readingFt, certainty, note, photoIds, lipIn } = entry;
+    const isSaid = own.some(
+      (one) =>
+        one.pass === pass &&
+        one.readingFt !== null &&
+        readingFt !== null &&
+        Math.abs(one.readingFt - readingFt) <= SAME_LIP_FT,
+    );
+    if (isSaid) return [];
+    const said = { certainty, note, photoIds, lipIn };
+    const known = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)); // prettier-ignore
+    return [
+      { ...known, kind: 'defect', defect: 'lip', locus: 'transition', id, at, pass, readingFt },
+    ];
+  });
+}
 const placeUnseen = memoOf((axis: RunAxis) => placeAll(axis, 'unseen'));
 
 function placeAll<K extends 'defect' | 'unseen'>(axis: RunAxis, kind: K) {
@@ -90,6 +124,7 @@ function placeStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>>(
     stillOpen: entry.open === true && other === null,
     lengthFt: other ? span.toFt - span.fromFt : null,
     closedBy,
+    isPlaceUnsaid: entry.readingFt === null && other === null,
     inRiser,
   };
 }

@@ -164,7 +164,7 @@ describe('what is said with a plan', () => {
   it('asks for each work by its place, with marks near it and proof after, and names no price', () => {
     const { site, plans } = alder();
     const sheet = requestSheetOf(site, plans[1]!);
-    expect(sheet.items.map(({ what }) => what)).toEqual(plans[1]!.works.map(({ method }) => ({ dig: 'Dig and replace', cut: 'Cut the roots', descale: 'Descale' })[method as 'dig'])); // prettier-ignore
+    expect(sheet.items.map(({ what }) => what)).toEqual(plans[1]!.works.map(({ method }) => ({ 'notify-authority': 'Report it to the sewer authority', dig: 'Dig and replace', cut: 'Cut the roots', descale: 'Descale' })[method as 'dig'])); // prettier-ignore
     expect(sheet.marks.length).toBeGreaterThan(0);
     expect(sheet.proof.join(' ')).toMatch(/Scope the line again .* on video.* nothing stands where the sag was/); // prettier-ignore
     expect(JSON.stringify(sheet)).not.toContain('$');

@@ -10,6 +10,7 @@ import type { Work } from './work';
 /** One thing to ask a contractor for: what, where, how much, and by whom. */
 export type RequestItem = {
   readonly what: string;
+  readonly lineId: string;
   /** Feet from the reference access. */
   readonly fromFt: number;
   readonly toFt: number;
@@ -44,16 +45,16 @@ function marksOf(site: Site): Mark[] {
       axis.log.standing
         .filter((entry): entry is EntryOf<'locate'> => entry.kind === 'locate')
         .flatMap((entry) => {
-          if (entry.depthIn === undefined || entry.readingFt === null) return [];
+          if (entry.readingFt === null || entry.blockedBy !== undefined) return [];
           const { stationFt } = axis.placeOf(entry.pass, entry.readingFt);
           const swings = (entry.swings ?? []).map(({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`);
           const facts = [
             entry.mark ? `marked ${entry.mark}` : null,
-            entry.reference ?? null,
+            entry.reference || null,
             swings.length > 0 ? sayList(swings) : null,
-            `${feetIn(entry.depthIn)} deep to the camera head`,
+            entry.depthIn === undefined ? 'depth not measured' : `${feetIn(entry.depthIn)} deep to the camera head`,
           ].filter((fact) => fact !== null);
-          return [{ stationFt, lineId: lateral.lineId, text: `At ${sayFt(stationFt)} ft: ${facts.join(', ')}.` }];
+          return [{ stationFt, lineId: lateral.lineId, text: `At ${sayFt(stationFt)} ft${site.derived.names.on(lateral.lineId)}: ${facts.join(', ')}.` }];
         }),
     ),
   );
@@ -69,6 +70,7 @@ function itemOf(site: Site, work: Work): RequestItem {
   const ids = new Set([...work.cures, ...work.holds]);
   return {
     what: method.verb,
+    lineId: work.lineId,
     fromFt: work.fromFt,
     toFt: work.toFt,
     where: [

@@ -1,7 +1,7 @@
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import { type Thresholds, thresholdsInForce } from '../judge/severity/thresholds';
-import type { AccessPoint } from '../job/access-point';
+import { listCleanouts } from '../lateral/cleanouts';
 import { type Bed, layBed } from './bed';
 import { type Assumptions, assumptionsInForce } from './futures/assumptions';
 import { type Prices, pricesOf } from './prices/price-book';
@@ -25,15 +25,11 @@ export type Site = {
   readonly authoritys: readonly Finding[];
 };
 
-const CLEANOUTS: readonly AccessPoint['kind'][] = [
-  'cleanout', 'two-way-cleanout', 'stack-cleanout', 'property-line-cleanout', 'yard-riser',
-]; // prettier-ignore
-
-function wayInOf({ inspection, logs }: Derived): WayIn {
-  const cleanouts = inspection.accessPoints.filter(({ kind }) => CLEANOUTS.includes(kind));
-  if (cleanouts.some(({ usable }) => usable)) return 'cleanout';
+function wayInOf({ inspection, lateral, branches, logs }: Derived): WayIn {
+  const cleanouts = listCleanouts(inspection, [lateral, ...branches]);
+  if (cleanouts.some(({ state }) => state === 'usable')) return 'cleanout';
   const isBuried =
-    cleanouts.some(({ obstacle }) => /buried|soil|below|under/i.test(obstacle ?? '')) ||
+    cleanouts.some(({ state }) => state === 'buried') ||
     [...logs.values()].some(({ standing }) =>
       standing.some((entry) => entry.kind === 'surface' && entry.what === 'buried-cleanout'),
     );
@@ -53,7 +49,7 @@ export function siteOf(derived: Derived): Site {
     thresholds: thresholdsInForce(settings.thresholds),
     wayIn: wayInOf(derived),
     utilityLines: new Set(
-      findings.filter(({ kind, ourDoing }) => kind === 'utility-crossing' && !ourDoing).map(({ lineId }) => lineId),
+      findings.filter(({ kind }) => kind === 'utility-crossing').map(({ lineId }) => lineId),
     ),
     owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
     authoritys: findings.filter(

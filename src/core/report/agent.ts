@@ -4,6 +4,7 @@ import { methodById } from '../repair/methods/index';
 import type { Repair } from '../repair/repair';
 import type { Block, Step } from './block';
 import type { Report } from './compose';
+import { composeStops } from './stops';
 import { planOfReport, sayWork, sayWorkPlace } from './report-plan';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -14,7 +15,7 @@ const LIMITS = 3;
 /** One page for the agent: what to ask for, by when, and what nobody could see. */
 export function composeAgentPage(report: Report, repair: Repair, isPriced: boolean): readonly Block[] {
   const [masthead, headline] = report.blocks;
-  const accessId = repair.site.derived.lateral.axes[0]?.from ?? 'the access';
+  const { names, stops } = repair.site.derived;
   const plan = planOfReport(repair);
   const numberOf = (id: string) => repair.site.derived.findings.find((one) => one.id === id)?.number;
   const asks = plan.works
@@ -22,7 +23,7 @@ export function composeAgentPage(report: Report, repair: Repair, isPriced: boole
     .map((work) => {
       const numbers = [...work.cures, ...work.holds].flatMap((id) => numberOf(id) ?? []).map(String);
       const forWhat = numbers.length > 0 ? `, for finding${numbers.length > 1 ? 's' : ''} ${sayList(numbers)}` : '';
-      return `${capital(sayWork(work))}, ${sayWorkPlace(work, accessId)}${forWhat}${isPriced && work.cost.high > 0 ? `: ${sayRange(work.cost)}` : ''}.`;
+      return `${capital(sayWork(work))}, ${sayWorkPlace(work, names)}${forWhat}${isPriced && work.cost.high > 0 ? `: ${sayRange(work.cost)}` : ''}.`;
     });
   const total = isPriced && asks.length > 1 && plan.cost.high > 0 ? [`All of it: ${sayRange(plan.cost)}, planning figures.`] : [];
   const dated: readonly Step[] = report.steps;
@@ -32,6 +33,7 @@ export function composeAgentPage(report: Report, repair: Repair, isPriced: boole
     masthead!,
     headline!,
     { kind: 'list', title: 'What to ask for', items: asks.length > 0 ? [...asks, ...total] : ['Nothing on this line asks for work now.'] },
+    ...composeStops(stops, names),
     { kind: 'steps', title: 'By when', steps: dated },
     ...(limits.length > 0
       ? [{ kind: 'list', title: 'What nobody could see', items: [...limits, ...(more > 0 ? [`And ${more} more: see the report.`] : [])] } as const]

@@ -6,8 +6,6 @@ import { dayOf, sayLongDay } from './calendar';
 import { sayPlace } from './place';
 import { FINDING_WORDS, MATERIAL_WORDS, SEVERITY_WORDS } from './words';
 
-const accessOf = ({ lateral }: Derived) => lateral.axes[0]?.from ?? 'the access';
-
 function sayFate(fate: Fate): string {
   switch (fate.fate) {
     case 'there':
@@ -42,7 +40,7 @@ export function composeBeforeAfter(before: Derived, after: Derived): readonly Bl
       rows: fates.map((fate) => [
         String(fate.was.number),
         FINDING_WORDS[fate.was.kind].name,
-        sayPlace(fate.was, accessOf(before)),
+        sayPlace(fate.was, before.names),
         SEVERITY_WORDS[fate.was.severity],
         sayFate(fate),
       ]),
@@ -50,7 +48,7 @@ export function composeBeforeAfter(before: Derived, after: Derived): readonly Bl
       notes: [
         `${count('gone')} of ${fates.length} are gone, ${count('there')} still there, ${count('unproven')} not proved.`,
         ...(fresh.length > 0
-          ? [`New since then: ${fresh.map((one) => `${FINDING_WORDS[one.kind].name.toLowerCase()} ${sayPlace(one, accessOf(after))} (finding ${one.number})`).join('; ')}.`]
+          ? [`New since then: ${fresh.map((one) => `${FINDING_WORDS[one.kind].name.toLowerCase()} ${sayPlace(one, after.names)} (finding ${one.number})`).join('; ')}.`]
           : ['Nothing new was found.']),
         laid,
       ],

@@ -5,7 +5,7 @@ import { sayYears } from '../repair/pick';
 import type { Plan } from '../repair/plans/plan';
 import type { Site } from '../repair/site';
 import { methodById } from '../repair/methods/index';
-import { inScope } from './headline';
+import { inScope } from './in-scope';
 import { FINDING_WORDS } from './words';
 
 const COMES_BACK: readonly FindingKind[] = ['roots', 'grease', 'scale', 'mineral'];

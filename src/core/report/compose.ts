@@ -1,8 +1,7 @@
-import { lengthFt, totalFt } from '../base/interval';
-import { roundTo, sayList } from '../base/numbers';
+import { roundTo } from '../base/numbers';
+import type { Segment } from '../lateral/segments';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
-import { isTooObscured } from '../judge/verdict';
 import { reportOptions } from '../job/settings';
 import { repairOf } from '../repair/repair';
 import type { Block, FindingBlock, Step } from './block';
@@ -14,8 +13,15 @@ import { type EditableText, layWording } from './wording';
 import { composeZones } from './zones';
 import { dayOf, sayDay, sayLongDay } from './calendar';
 import { composeCautions } from './cautions';
-import { describeFinding, explainFinding, sayFeet } from './describe';
-import { composeHeadline, composeLead, inOrderOfWork, inScope } from './headline';
+import { describeFinding, explainFinding } from './describe';
+import { composeHeadline, composeLead, inOrderOfWork } from './headline';
+import { inScope } from './in-scope';
+import type { LineNames } from '../lateral/line-names';
+import { composeSound } from './sound';
+import { composeStops } from './stops';
+import { composeTold } from './told';
+import { composeWaysIn } from './ways-in';
+import { listUnsettled } from './unsettled';
 import { composeLimits } from './limits';
 import { composeMethod } from './method';
 import { sayPlace } from './place';
@@ -48,10 +54,10 @@ export function composeReport(derived: Derived): Report {
   const headline = composeHeadline(derived);
   const limits = composeLimits(derived);
   const steps = composeSteps(derived);
-  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
+  const { names } = derived;
   const stills = chooseStills(derived);
   const plan = planOfReport(repair);
-  const cost = options.prices ? composeCost(repair, accessId) : null;
+  const cost = options.prices ? composeCost(repair) : null;
   const zones = composeZones(derived);
   const questions = composeQuestions(plan);
   const remark = wording.say('remark', '');
@@ -67,14 +73,15 @@ export function composeReport(derived: Derived): Report {
     },
     {
       kind: 'section',
-      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${accessId}. The pipe is drawn larger than it is.`,
+      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${names.from(derived.lateral.lineId)}. The pipe is drawn larger than it is.`,
     },
+    ...composeStops(derived.stops, names),
     { kind: 'steps', title: 'What to do first', steps: steps.slice(0, FIRST_STEPS) },
     ...(remark === ''
       ? []
       : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
     ...inOrderOfWork(derived.findings).map((finding): FindingBlock => {
-      const block = composeFinding(finding, accessId);
+      const block = composeFinding(finding, names);
       const computed = block.sentences.join(' ');
       const text = wording.say(`finding:${finding.id}`, computed);
       return {
@@ -99,9 +106,11 @@ export function composeReport(derived: Derived): Report {
       ],
     },
     ...(cost ? [cost] : []),
-    ...(zones ? [zones] : []),
+    ...zones,
     ...composeWhole(derived),
-    composePipeTable(derived),
+    ...composePipeTables(derived),
+    ...composeWaysIn(derived),
+    ...composeTold(derived),
     ...(rest.length > 0
       ? [
           {
@@ -155,28 +164,45 @@ export function mayPass(derived: Derived): boolean {
     derived.overall === 'serviceable' &&
     derived.completeness === 'whole' &&
     derived.checks.every(({ level }) => level !== 'blocker') &&
+    listUnsettled(derived).length === 0 &&
     inScope(derived).every(({ ourDoing, review }) => ourDoing || review?.verdict === 'dismissed')
   );
 }
 
-function composePipeTable({ lateral }: Derived): Block {
-  return {
-    kind: 'table',
-    title: 'What the pipe is made of',
-    head: ['From, ft', 'To, ft', 'Pipe', 'Lies under', 'Whose side', 'Years old'],
-    rows: lateral.segments.map((segment) => [
-      String(roundTo(segment.fromFt, 1)),
-      String(roundTo(segment.toFt, 1)),
-      segment.diameterIn === null
-        ? MATERIAL_WORDS[segment.material]
-        : `${segment.diameterIn} in ${MATERIAL_WORDS[segment.material]}${segment.certainty === 'confirmed' ? '' : ' (not certain)'}`,
-      segment.zone ? ZONE_WORDS[segment.zone] : 'not logged',
-      segment.responsibleSide === 'owner' ? 'owner' : 'public',
-      segment.age ? sayAge(segment.age.ageYears) : '–',
-    ]),
-    numeric: [0, 1],
-  };
+/** What each line is made of; where there are several, each says which it is and from where its feet count. */
+function composePipeTables({ lateral, branches, names }: Derived): Block[] {
+  return [lateral, ...branches].flatMap(({ lineId, segments }): Block[] =>
+    segments.length === 0 && lineId !== lateral.lineId
+      ? []
+      : [
+          {
+            kind: 'table',
+            title: names.isOne
+              ? 'What the pipe is made of'
+              : `What the ${names.nameOf(lineId)} is made of (feet from ${names.from(lineId)})`,
+            head: ['From, ft', 'To, ft', 'Pipe', 'Lies under', 'Whose side', 'Years old'],
+            rows: segments.map(sayPipe),
+            numeric: [0, 1],
+          },
+        ],
+  );
 }
+
+function sayPipe(segment: Segment): string[] {
+  const { fromFt, toFt, material, diameterIn, isBoreAssumed, certainty, zone } = segment;
+  const size = diameterIn === null ? '' : `${diameterIn} in `;
+  const doubt = certainty === 'confirmed' ? '' : ' (not certain)';
+  return [
+    String(roundTo(fromFt, 1)),
+    String(roundTo(toFt, 1)),
+    material === 'unknown' && diameterIn === null
+      ? MATERIAL_WORDS[material]
+      : `${size}${MATERIAL_WORDS[material]}${doubt}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
+    zone ? ZONE_WORDS[zone] : 'not logged',
+    segment.responsibleSide === 'owner' ? 'owner' : 'public',
+    segment.age ? sayAge(segment.age.ageYears) : '–',
+  ];
+} // prettier-ignore
 
 const sayAge = ({ from, to }: { readonly from: number; readonly to: number }) =>
   Math.round(from) === Math.round(to)
@@ -203,12 +229,12 @@ const sayNothing = (items: readonly string[]) =>
 
 function composeFinding(
   finding: Finding,
-  accessId: string,
+  names: LineNames,
 ): Omit<FindingBlock, 'price' | 'photoId'> {
   const { name, trade } = FINDING_WORDS[finding.kind];
   const isPlain = name.toLowerCase().includes(trade.toLowerCase());
   const severity = SEVERITY_WORDS[finding.severity];
-  const place = sayPlace(finding, accessId);
+  const place = sayPlace(finding, names);
   const remarks: string[] = [];
   if (finding.range) {
     remarks.push(`Sized by eye, so ${finding.range[0]} to ${finding.range[1]}.`);
@@ -230,40 +256,4 @@ function composeFinding(
     verdict: `${severity} · ${ACTION_WORDS[finding.action]}`,
     remarks,
   };
-}
-
-/** What was looked for and not found, over how many feet. Empty claims are never made. */
-function composeSound(derived: Derived): string[] {
-  const { coverage, reached } = derived.lateral;
-  if (totalFt(reached) === 0) return ['Nothing has been looked at yet.'];
-  if (derived.absences.length === 0) {
-    return isTooObscured(derived.lateral)
-      ? [
-          `Only ${sayFeet(coverage.clearFt)} could be seen. Too much was hidden to rule anything out.`,
-        ]
-      : ['Every kind of fault was found or suspected somewhere.'];
-  }
-  const named = derived.absences.map((kind) => FINDING_WORDS[kind].plural);
-  return [
-    `Over the ${sayFeet(coverage.clearFt)} seen: no ${sayList(named).replace(/ and ([^,]*)$/, ' or $1')}.`,
-    ...soundStretches(derived),
-  ];
-}
-
-/** Stretches of one pipe with nothing wrong in them, named in words. */
-function soundStretches(derived: Derived): string[] {
-  const { segments, coverage } = derived.lateral;
-  const clean = segments.filter(
-    (segment) =>
-      lengthFt(segment) >= 5 &&
-      segment.material !== 'unknown' &&
-      !coverage.obscured.some((part) => part.toFt > segment.fromFt && part.fromFt < segment.toFt) &&
-      !derived.findings.some(
-        ({ span, placed }) => placed && span.toFt >= segment.fromFt && span.fromFt <= segment.toFt,
-      ),
-  );
-  return clean.map(
-    (segment) =>
-      `Nothing was found in the ${MATERIAL_WORDS[segment.material]} from ${roundTo(segment.fromFt, 0)} to ${roundTo(segment.toFt, 0)} ft.`,
-  );
 }

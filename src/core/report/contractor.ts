@@ -1,6 +1,9 @@
 import { roundTo, sayFt, sayList } from '../base/numbers';
 import type { Derived } from '../derive';
+import { labelOf } from '../job/labels';
+import { listCleanouts } from '../lateral/cleanouts';
 import { nameFinding, nameMaterial, nameZone } from '../log/say-entry';
+import { composeStops } from './stops';
 import { cautionsOfPlan } from '../repair/cautions';
 import { PLAN_NAMES } from '../repair/pick';
 import type { Plan } from '../repair/plans/plan';
@@ -14,19 +17,32 @@ const span = (fromFt: number, toFt: number) =>
   sayFt(fromFt) === sayFt(toFt) ? sayFt(fromFt) : `${sayFt(fromFt)} to ${sayFt(toFt)}`;
 
 /** What the contractor can get a tool in by, and where the feet begin. */
-function accessRows({ inspection, lateral }: Derived): string[][] {
-  const startFt = new Map(
-    lateral.axes.map((axis) => [axis.run.accessPointId, axis.placed ? axis.originFt : null] as const), // prettier-ignore
-  );
-  return inspection.accessPoints.map(({ id, label = id, kind, diameterIn, place, usable, obstacle }) => {
-    const at = startFt.get(id);
+function accessRows({ inspection, lateral, branches, names }: Derived): string[][] {
+  const lines = [lateral, ...branches];
+  const placed = lines.flatMap(({ lineId, axes }) => axes.map(({ run, originFt }) => ({ accessId: run.accessPointId, lineId, originFt })));
+  const outside = inspection.accessPoints.map((access) => {
+    const { id, kind, diameterIn, place, usable, obstacle } = access;
+    const at = placed.find(({ accessId }) => accessId === id);
     return [
-      label,
-      at === null || at === undefined ? '–' : sayFt(at),
+      labelOf(access),
+      at === undefined ? '–' : `${sayFt(at.originFt)}${names.on(at.lineId)}`,
       `${diameterIn} in ${ACCESS_WORDS[kind]}`,
       [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`].filter(Boolean).join(', '),
     ];
   });
+  const inside = listCleanouts(inspection, lines)
+    .filter(({ diameterIn }) => diameterIn === null)
+    .map(({ place, lineId, stationFt, state }) => ['–', `${sayFt(stationFt!)}${names.on(lineId!)}`, `cleanout${state === 'inferred' ? ' (not certain)' : ''}`, place]);
+  const buried = lines.flatMap(({ lineId, axes }) =>
+    axes.flatMap((axis) =>
+      axis.log.standing.flatMap((entry) => {
+        if (entry.kind !== 'surface' || entry.what !== 'buried-cleanout') return [];
+        const { from } = axis.placeOfEntry(entry);
+        return [['–', `${sayFt(from.stationFt)}${names.on(lineId)}`, 'buried cleanout', 'to be raised to grade']];
+      }),
+    ),
+  );
+  return [...outside, ...inside, ...buried];
 } // prettier-ignore
 
 /**
@@ -36,10 +52,12 @@ function accessRows({ inspection, lateral }: Derived): string[][] {
  */
 export function composeContractorSheet(derived: Derived, site: Site, plan: Plan): readonly Block[] {
   const { job, property } = derived.inspection;
-  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
+  const { names, lateral, branches } = derived;
+  const lines = [lateral, ...branches];
+  const feet = (lineId: string, fromFt: number, toFt: number) => `${span(fromFt, toFt)}${names.on(lineId)}`;
   const sheet = requestSheetOf(site, plan);
-  const works = sheet.items.map(({ what, fromFt, toFt, where, quantities, forFindings, by }) => [
-    span(fromFt, toFt),
+  const works = sheet.items.map(({ what, lineId, fromFt, toFt, where, quantities, forFindings, by }) => [
+    feet(lineId, fromFt, toFt),
     `${what}${forFindings.length > 0 ? ` (finding${forFindings.length > 1 ? 's' : ''} ${sayList(forFindings.map(String))})` : ''}`,
     where.join('; '),
     quantities.join('; '),
@@ -60,30 +78,31 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
       text: works.length > 0 ? `Please quote for ${works.length === 1 ? 'one work' : `${works.length} works`} on this sewer lateral.` : 'This plan has no works.',
       verdict: PLAN_NAMES[plan.id],
       pass: null,
-      lead: `Feet are counted along the pipe from ${accessId}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
+      lead: `Feet are counted along the pipe ${names.isOne ? `from ${names.from(lateral.lineId)}` : sayList(lines.map(({ lineId }) => `of the ${names.nameOf(lineId)} from ${names.from(lineId)}`))}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
     },
+    ...composeStops(derived.stops, names),
     { kind: 'section', caption: 'The line cut open from the side, with the findings by their numbers.' },
     { kind: 'table', title: 'What to quote for', head: ['Feet', 'Work', 'Where', 'How much', 'By'], rows: works, numeric: [0] },
     {
       kind: 'table',
       title: 'What was found there',
       head: ['Feet', 'No.', 'Finding', 'Grade'],
-      rows: found.map(({ span: at, number, kind, severity, provisional }) => [span(at.fromFt, at.toFt), String(number), nameFinding(kind), `${severity}${provisional ? ', provisional' : ''}`]),
+      rows: found.map(({ lineId, span: at, number, kind, severity, provisional }) => [feet(lineId, at.fromFt, at.toFt), String(number), nameFinding(kind), `${severity}${provisional ? ', provisional' : ''}`]),
       numeric: [0, 1],
     },
-    {
+    ...lines.map((line): Block => ({
       kind: 'table',
-      title: 'The pipe',
+      title: names.isOne ? 'The pipe' : `The pipe of the ${names.nameOf(line.lineId)}`,
       head: ['From, ft', 'To, ft', 'Pipe', 'Under', 'Side'],
-      rows: derived.lateral.segments.map(({ fromFt, toFt, diameterIn, material, zone, responsibleSide, certainty }) => [
+      rows: line.segments.map(({ fromFt, toFt, diameterIn, isBoreAssumed, material, zone, responsibleSide, certainty }) => [
         String(roundTo(fromFt, 1)),
         String(roundTo(toFt, 1)),
-        `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${certainty === 'confirmed' ? '' : ' (not certain)'}`,
+        `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${certainty === 'confirmed' ? '' : ' (not certain)'}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
         zone ? nameZone(zone) : 'not logged',
         responsibleSide,
       ]),
       numeric: [0, 1],
-    },
+    })),
     { kind: 'list', title: 'Marks on the ground', items: sheet.marks.length > 0 ? sheet.marks : ['None near these works: have the pipe located before digging.'] },
     { kind: 'table', title: 'Ways in for tools', head: ['Access', 'At, ft', 'What', 'Where'], rows: accessRows(derived), numeric: [1] },
     ...(sheet.ask.length > 0 ? [{ kind: 'list', title: 'In your quote', items: sheet.ask } as const] : []),

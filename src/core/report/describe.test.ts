@@ -17,13 +17,18 @@ describe('what was seen, in the buyer’s words', () => {
   it.each<[string, string]>([
     [
       said('standing-water', { toReadingFt: 38, depthIn: 2.4 }),
-      'Water stands 2.4 inches deep, 40% of the pipe, over 8 feet, after the line had drained.',
+      'Water stands 2.4 inches deep, 40% of the pipe, over 8 feet, with no water running.',
     ],
     [
       said('standing-water', { toReadingFt: 38, fillRatio: 0.4, holdsDebris: true }),
-      'Water stands and fills 40% of the pipe, over 8 feet, after the line had drained. Waste settles in it.',
+      'Water stands and fills 40% of the pipe, over 8 feet, with no water running. Waste settles in it.',
     ],
-    [said('standing-water'), 'Water stands, after the line had drained.'],
+    [
+      describeFinding(finding('standing-water', { toReadingFt: 38 }, [{ kind: 'water', state: 'drained' }])),
+      'Water stands, over 8 feet, after the line had drained.',
+    ], // prettier-ignore
+    [said('roots', { sizeWord: 'heavy' }), 'Roots fill much of the pipe.'],
+    [said('standing-water'), 'Water stands, with no water running.'],
     [
       said('roots', { extentRatio: 0.6, locus: 'barrel' }),
       'Roots fill about 60% of the pipe. They come through the pipe wall, not at a joint.',
@@ -41,7 +46,10 @@ describe('what was seen, in the buyer’s words', () => {
     [said('crack', { form: 'several' }), 'There are several cracks in the pipe wall.'],
     [said('break', { form: 'invert-missing' }), 'The pipe is broken and its bottom is missing.'],
     [said('wall-loss', { form: 'invert-gone' }), 'The bottom of the pipe is worn through.'],
-    [said('spalling', { form: 'stone-exposed' }), 'The concrete wall is wearing: stone exposed.'],
+    [
+      said('spalling', { form: 'stone-exposed' }),
+      'The concrete wall is worn until its stone shows.',
+    ],
     [said('lip', { lipIn: 0.4 }), 'An edge 0.4 inches high stands up where two pipes meet.'],
     [
       said('intruding-tap', { extentRatio: 0.2 }),
@@ -118,7 +126,11 @@ describe('limits', () => {
       limits({ kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 32 }),
       /20% of the length reached was hidden, so nothing can be ruled out/,
     ],
-    ['what is still open', limits({ kind: 'flag', readingFt: 5 }), /One point is still open/],
+    [
+      'what is still open',
+      limits({ kind: 'flag', readingFt: 5 }),
+      /Still open in the inspector’s notes: A flag at run R1 at 5\.0 ft/,
+    ],
     ['what was not in scope', limits(), /Drains inside and under the building/],
   ])('tell %s', (_, text, expected) => {
     expect(text).toMatch(expected);

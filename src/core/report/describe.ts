@@ -1,7 +1,8 @@
 import { roundTo, sayIn, sayPercent } from '../base/numbers';
 import { type Finding, isLogged } from '../judge/finding';
 import { fillRatioOf } from '../judge/severity/standing-water';
-import type { DefectKind } from '../log/vocabulary';
+import type { DefectForm } from '../log/forms';
+import type { DefectKind, SizeWord, WaterState } from '../log/vocabulary';
 
 /** What was seen, in one sentence, with no number that is not in the log or computed from it. */
 export function describeFinding(finding: Finding): string {
@@ -22,10 +23,29 @@ export function explainFinding(finding: Finding): string[] {
   ];
 }
 
-const share = (finding: Finding, of: string) =>
-  finding.facts.extentRatio === null
-    ? ''
-    : ` about ${sayPercent(finding.facts.extentRatio)} of the ${of}`;
+/** A size that was said by a word is told by a word. */
+const AMOUNTS: Record<SizeWord, string> = {
+  trace: 'a trace',
+  light: 'a little',
+  moderate: 'part',
+  heavy: 'much',
+  full: 'nearly all',
+};
+
+const share = ({ facts }: Finding, of: string) => {
+  if (facts.extentRatio === null) return '';
+  if (facts.byWord !== null) return ` ${AMOUNTS[facts.byWord]} of the ${of}`;
+  return ` about ${sayPercent(facts.extentRatio)} of the ${of}`;
+};
+
+/** How standing water was seen, to follow what was seen. */
+const WHEN: Record<WaterState | 'unsaid', string> = {
+  drained: ', after the line had drained',
+  none: ', with no water running',
+  draining: ', seen while the line was still draining',
+  running: ', seen while water was running',
+  unsaid: '; nobody said whether water was running',
+};
 
 function describeWater(finding: Finding): string {
   const { facts } = finding;
@@ -33,13 +53,16 @@ function describeWater(finding: Finding): string {
   const length = facts.lengthFt === null ? '' : `, over ${sayFeet(facts.lengthFt)}`;
   const depth = facts.depthIn === null ? '' : ` ${sayInches(facts.depthIn)} deep`;
   const fill = ratio === null ? '' : `, ${sayPercent(ratio)} of the pipe`;
-  const deepFill =
-    depth === '' && ratio !== null ? ` and fills ${sayPercent(ratio)} of the pipe` : fill;
-  const when = finding.verified
-    ? ', after the line had drained'
-    : ', seen before the line had drained';
+  const filled =
+    ratio === null
+      ? ''
+      : facts.byWord === null
+        ? ` and fills ${sayPercent(ratio)} of the pipe`
+        : ` and fills ${AMOUNTS[facts.byWord]} of the pipe`;
+  const how = depth === '' ? filled : `${depth}${fill}`;
+  const when = WHEN[finding.water?.state ?? 'unsaid'];
   const debris = facts.holdsDebris ? ' Waste settles in it.' : '';
-  return `Water stands${depth}${depth ? fill : deepFill}${length}${when}.${debris}`;
+  return `Water stands${how}${length}${when}.${debris}`;
 }
 
 function describeRoots(finding: Finding): string {
@@ -61,19 +84,19 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   'standing-water': describeWater,
   roots: describeRoots,
   offset: (f) =>
-    (f.facts.offsetIn === null
+    (f.facts.offsetIn === null || f.facts.byWord !== null
       ? 'Two pipe ends do not line up.'
       : `Two pipe ends are out of line by ${sayInches(f.facts.offsetIn)}.`) + soil(f),
   gap: (f) =>
-    (f.facts.gapIn === null
+    (f.facts.gapIn === null || f.facts.byWord !== null
       ? 'A joint stands open.'
       : `A joint stands open by ${sayInches(f.facts.gapIn)}.`) + soil(f),
-  crack: (f) => `${crackWords(f.facts.form)}${soil(f)}`,
-  break: (f) => `${breakWords(f.facts.form)}${soil(f)}`,
-  hole: (f) => `There is a hole in the pipe wall.${soil(f)}`,
+  crack: (f) => sayForm(f, 'The pipe wall is cracked.') + soil(f),
+  break: (f) => sayForm(f, 'The pipe is broken.') + soil(f),
+  hole: (f) => sayForm(f, 'There is a hole in the pipe wall.') + soil(f),
   collapse: () => 'The pipe has fallen in.',
   deformation: (f) =>
-    f.facts.extentRatio === null
+    f.facts.extentRatio === null || f.facts.byWord !== null
       ? 'The pipe is no longer round.'
       : `The pipe is squashed by about ${sayPercent(f.facts.extentRatio)} of its width.`,
   'intruding-tap': (f) => `A side pipe sticks${share(f, 'width') || ' some way'} into this one.`,
@@ -81,20 +104,15 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   grease: (f) => `Grease fills${share(f, 'pipe') || ' part of the pipe'}.`,
   debris: (f) => `Loose waste fills${share(f, 'pipe') || ' part of the pipe'}.`,
   mineral: (f) => `Hard mineral deposit fills${share(f, 'pipe') || ' part of the pipe'}.`,
-  'wall-loss': (f) =>
-    f.facts.form === null
-      ? 'The bottom of the pipe is worn.'
-      : `The bottom of the pipe is ${/gone|invert|missing/.test(f.facts.form) ? 'worn through' : f.facts.form.replace(/-/g, ' ')}.`,
-  spalling: (f) =>
-    f.facts.form === null
-      ? 'The concrete wall is wearing.'
-      : `The concrete wall is wearing: ${f.facts.form.replace(/-/g, ' ')}.`,
+  'wall-loss': (f) => sayForm(f, 'The bottom of the pipe is worn.'),
+  spalling: (f) => sayForm(f, 'The concrete wall is wearing.'),
   lip: (f) =>
-    f.facts.lipIn === null
+    f.facts.lipIn === null || f.facts.byWord !== null
       ? 'An edge stands up where two pipes meet.'
       : `An edge ${sayInches(f.facts.lipIn)} high stands up where two pipes meet.`,
-  'coupling-failed': (f) => `The sleeve that joins two pipes has failed.${soil(f)}`,
-  infiltration: () => 'Ground water comes in through the pipe.',
+  'coupling-failed': (f) => sayForm(f, 'The sleeve that joins two pipes has failed.') + soil(f),
+  exfiltration: (f) => sayForm(f, 'Sewage leaks out of the pipe.') + soil(f),
+  infiltration: (f) => sayForm(f, 'Ground water comes in through the pipe.'),
   'residue-line': () => 'A mark on the wall shows that water stood higher before.',
   vermin: () => 'There are signs of animals in the pipe.',
   'foreign-object': (f) => `An object lies in the pipe${share(f, 'pipe') ? ` and fills${share(f, 'pipe')}` : ''}.`,
@@ -102,23 +120,59 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   'utility-crossing': () => 'Another utility’s pipe or cable runs through the sewer.',
 }; // prettier-ignore
 
-function crackWords(form: string | null): string {
-  if (form === null) return 'The pipe wall is cracked.';
-  if (/hair|fine/.test(form)) return 'There is a hairline crack in the pipe wall.';
-  if (/several|multiple|many/.test(form)) return 'There are several cracks in the pipe wall.';
-  if (/displac/.test(form)) return 'The pipe wall is cracked and has moved out of place.';
-  return 'There is an open crack in the pipe wall.';
-}
+/** What a form looks like, in the buyer's words. */
+const FORM_WORDS: Partial<Record<DefectKind, Partial<Record<DefectForm, string>>>> = {
+  crack: {
+    hairline: 'There is a hairline crack in the pipe wall.',
+    open: 'There is an open crack in the pipe wall.',
+    several: 'There are several cracks in the pipe wall.',
+    displaced: 'The pipe wall is cracked and has moved out of place.',
+  },
+  break: {
+    displaced: 'The pipe is broken and has moved out of place.',
+    'wall-missing': 'The pipe is broken and part of its wall is missing.',
+    'invert-missing': 'The pipe is broken and its bottom is missing.',
+  },
+  hole: {
+    displaced: 'There is a hole in the pipe wall, and the wall round it has moved.',
+    'wall-missing': 'There is a hole where part of the pipe wall is missing.',
+    'invert-missing': 'There is a hole where the bottom of the pipe is missing.',
+  },
+  'wall-loss': {
+    rough: 'The bottom of the pipe is rough.',
+    pitted: 'The bottom of the pipe is pitted.',
+    'invert-gone': 'The bottom of the pipe is worn through.',
+  },
+  spalling: {
+    grains: 'The concrete wall sheds grains.',
+    'stone-exposed': 'The concrete wall is worn until its stone shows.',
+    hole: 'The concrete wall is worn through.',
+  },
+  'coupling-failed': {
+    sealed: 'The sleeve that joins two pipes has failed, but still seals.',
+    'gasket-in-bore': 'The sleeve that joins two pipes has failed, and its rubber hangs into the pipe.',
+  },
+  exfiltration: {
+    seep: 'Sewage seeps out of the pipe.',
+    drip: 'Sewage drips out of the pipe.',
+    run: 'Sewage runs out of the pipe.',
+    'soil-washed': 'Sewage runs out of the pipe and has washed soil away.',
+  },
+  infiltration: {
+    seep: 'Ground water seeps into the pipe.',
+    drip: 'Ground water drips into the pipe.',
+    run: 'Ground water runs into the pipe.',
+  },
+}; // prettier-ignore
 
-function breakWords(form: string | null): string {
-  if (form === null) return 'The pipe is broken.';
-  if (/invert/.test(form)) return 'The pipe is broken and its bottom is missing.';
-  if (/wall|missing/.test(form)) return 'The pipe is broken and part of its wall is missing.';
-  return 'The pipe is broken and has moved out of place.';
+/** The sentence of a form, or what is said where no form was logged. */
+function sayForm({ kind, facts }: Finding, otherwise: string): string {
+  const forms = FORM_WORDS[kind as DefectKind];
+  return (facts.form === null ? undefined : forms?.[facts.form]) ?? otherwise;
 }
 
 const MEANS: Record<DefectKind, string> = {
-  'standing-water': 'The pipe has sunk here, so waste and grease can settle.',
+  'standing-water': 'Where water stays, waste and grease settle.',
   roots: 'Roots come back as long as the way in stays open.',
   offset: 'Solids can catch on the edge.',
   gap: 'Water can leak out and roots can get in.',
@@ -136,6 +190,7 @@ const MEANS: Record<DefectKind, string> = {
   spalling: 'Sewer gas eats concrete over the years.',
   lip: 'It can hold water back and catch solids.',
   'coupling-failed': 'It can leak and let roots in.',
+  exfiltration: 'The pipe is open to the ground here, and what leaks out washes soil away.',
   infiltration: 'The pipe is open to the ground here.',
   'residue-line': 'The line may have been blocked farther down at some time.',
   vermin: 'Animals get in where a pipe is open.',

@@ -1,6 +1,8 @@
 import { totalFt } from '../base/interval';
 import { roundTo } from '../base/numbers';
 import type { Derived } from '../derive';
+import { inScope } from './in-scope';
+import { failedOutside, listUnsettled } from './unsettled';
 import type { AccessPoint } from '../job/access-point';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
@@ -29,9 +31,16 @@ export function sayCount(count: number): string {
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** The findings that the verdict rests on: in the agreed scope. */
-export function inScope(derived: Derived): Finding[] {
-  return derived.findings.filter(({ courtesy }) => !courtesy);
+/** How many open points the headline names; the limits name them all. */
+const NAMED_IN_HEADLINE = 2;
+
+/** "The sewer works", as far as that can be said: never more than what is settled. */
+function sayWorks(derived: Derived, rest: string): string {
+  const open = listUnsettled(derived);
+  if (open.length === 0) return `The sewer works. ${rest}`;
+  const named = open.slice(0, NAMED_IN_HEADLINE).join('; ');
+  const more = open.length > NAMED_IN_HEADLINE ? '; and more, named below' : '';
+  return `What was seen of the sewer works, but not all is settled: ${named}${more}.`;
 }
 
 function sayVerdict(derived: Derived): string {
@@ -42,7 +51,7 @@ function sayVerdict(derived: Derived): string {
     case 'not-serviceable': {
       const [first] = withAction('urgent');
       return first
-        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.lateral.axes[0]?.from ?? '')}.`
+        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.names)}.`
         : 'Act now: water backed up when a fixture was run.';
     }
     case 'repair-needed': {
@@ -58,32 +67,49 @@ function sayVerdict(derived: Derived): string {
         ? 'Have it looked at again before you decide.'
         : 'This sewer cannot be judged yet.';
     case 'serviceable-with-upkeep':
-      return 'The sewer works. Plan on upkeep.';
+      return sayWorks(derived, 'Plan on upkeep.');
     case 'serviceable':
-      return 'The sewer works. No work is needed now.';
+      return sayWorks(derived, 'No work is needed now.');
   }
 }
 
+/** How much of the line was seen. What stands under water was passed, and its bottom was not seen. */
 function sayCompleteness(derived: Derived): string {
   const { coverage, reached, reachedMain, terminus, axes } = derived.lateral;
   if (axes.length === 0) return 'Nothing of it has been seen yet.';
-  const { obscuredFt, unreachedFt } = coverage;
-  if (derived.completeness === 'whole') return `All ${sayFeet(totalFt(reached))} were seen.`;
-  const unseenFt = obscuredFt + (unreachedFt ?? 0);
-  if (unreachedFt === null) {
-    const rest = 'The rest of the line was not reached, and nobody knows how long it is.';
-    if (terminus && endsLine(terminus.kind)) {
-      return `Nobody confirmed that it ends at ${END_WORDS[terminus.kind]}.`;
-    }
-    return rest;
+  const { obscuredFt, unreachedFt, upper } = coverage;
+  if (derived.completeness === 'whole') {
+    const from = upper === null || upper.state === 'seen' ? '' : ` from ${upper.from}`;
+    const wetFt = poolFt(derived);
+    const all = `All ${sayFeet(totalFt(reached))}${from} were seen`;
+    return wetFt >= 0.5
+      ? `${all}, but for the bottom of ${sayFeet(wetFt)} under water.`
+      : `${all}.`;
   }
+  if (terminus && endsLine(terminus.kind) && terminus.confirmedBy === 'none') {
+    return `Nobody confirmed that it ends at ${END_WORDS[terminus.kind]}.`;
+  }
+  if (unreachedFt === null) {
+    if (reachedMain && upper?.state === 'unreached')
+      return `The pipe between the house and ${upper.from} was not reached, and nobody knows how long it is.`;
+    return 'The rest of the line was not reached, and nobody knows how long it is.';
+  }
+  const unseenFt = obscuredFt + unreachedFt;
   if (unseenFt >= 0.5) {
     const about = unreachedFt > 0 && !reachedMain ? 'About ' : '';
-    const text = `${about}${about ? sayFeet(unseenFt) : capitalFeet(unseenFt)} went unseen.`;
-    return text;
+    return `${about}${about ? sayFeet(unseenFt) : capitalFeet(unseenFt)} went unseen.`;
   }
   return 'Not all of the line could be joined up.';
 }
+
+/** Feet of the house line whose bottom lies under standing water. */
+function poolFt({ findings, lateral }: Derived): number {
+  return totalFt(
+    findings
+      .filter(({ kind, placed, lineId, review }) => kind === 'standing-water' && placed && lineId === lateral.lineId && review?.verdict !== 'dismissed')
+      .map(({ span }) => span),
+  );
+} // prettier-ignore
 
 function capitalFeet(valueFt: number): string {
   const feet = roundTo(valueFt, 0);
@@ -94,8 +120,10 @@ function capitalFeet(valueFt: number): string {
 
 /** The headline: what to do, and how much of the line was seen. It always says both. */
 export function composeHeadline(derived: Derived): string {
-  return `${sayVerdict(derived)} ${sayCompleteness(derived)}`;
-}
+  const outside = failedOutside(derived);
+  const courtesy = outside.length === 0 ? [] : [`Outside what was asked for: ${outside.join('; ')}.`];
+  return [sayVerdict(derived), sayCompleteness(derived), ...courtesy].join(' ');
+} // prettier-ignore
 
 /** Openings that are named well enough by what they are. */
 const NAMED_BY_KIND: readonly AccessPoint['kind'][] = ['roof-vent', 'pulled-toilet', 'other'];
@@ -109,7 +137,7 @@ function sayOpening({ kind, zone }: AccessPoint): string {
 /** Two sentences under the headline: from where to where, and the worst of it. */
 export function composeLead(derived: Derived): string {
   const { lateral, inspection } = derived;
-  const axis = lateral.axes[0];
+  const axis = lateral.axes.find(({ originFt }) => originFt === 0) ?? lateral.axes[0];
   if (!axis) return 'No camera run has been logged for this job.';
   const access = inspection.accessPoints.find(({ id }) => id === axis.run.accessPointId);
   const opening = access ? sayOpening(access) : 'the opening';
@@ -127,7 +155,7 @@ export function composeLead(derived: Derived): string {
       : `We saw ${sayFeet(lateral.coverage.clearFt)}, from ${opening}${to}.`;
   const worst = inOrderOfWork(inScope(derived)).find(({ severity }) => severity !== 'slight');
   if (!worst) return saw;
-  const place = sayPlace(worst, axis.from);
+  const place = sayPlace(worst, derived.names);
   return `${saw} The main point is ${place}: ${lower(describeFinding(worst))}`;
 }
 

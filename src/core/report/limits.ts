@@ -6,7 +6,8 @@ import type { Lateral } from '../lateral/lateral';
 import { endsLine } from '../lateral/terminus';
 import { isTooObscured } from '../judge/verdict';
 import { sayFeet } from './describe';
-import { sayStretch } from './place';
+import { sayOnLine } from './place';
+import { listUnsettled } from './unsettled';
 import { END_WORDS, UNSEEN_WORDS } from './words';
 
 /** What nobody could see or settle, each in a sentence. Unseen is a finding, never "satisfactory". */
@@ -15,6 +16,10 @@ export function composeLimits(derived: Derived): string[] {
   const lines = [derived.lateral, ...derived.branches];
   return [
     ...lines.flatMap((lateral) => limitsOfLine(derived, lateral)),
+    ...listUnsettled(derived).map((point) => `Not settled: ${point}.`),
+    ...(inspection.job.scope === 'lateral'
+      ? ['Drains inside and under the building were not part of this look.']
+      : []),
     ...inspection.runs.flatMap((run) => {
       if (run.cleanedBefore === 'cut' || run.cleanedBefore === 'jetted') {
         return [
@@ -32,59 +37,62 @@ export function composeLimits(derived: Derived): string[] {
 }
 
 function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
-  const { inspection } = derived;
-  const accessId = lateral.axes[0]?.from ?? '';
+  const { names } = derived;
+  const { lineId } = lateral;
+  const say = (fromFt: number, toFt: number) => sayOnLine({ lineId, fromFt, toFt }, names);
   const { coverage, terminus, reachedMain } = lateral;
   const limits: string[] = [];
-  if (lateral.axes.length === 0) limits.push('No run of the camera has a place on this line.');
+  const line = names.isOne ? 'the line' : `the ${names.nameOf(lineId)}`;
+  if (lateral.axes.length === 0) limits.push(`No run of the camera has a place on ${line}.`);
   for (const stretch of coverage.obscured) {
     const why = coverage.unseen.find(
       (unseen) => unseen.fromFt < stretch.toFt + 1e-6 && unseen.toFt > stretch.fromFt - 1e-6,
     );
     const cause = UNSEEN_WORDS[why?.cause ?? 'submerged'];
-    limits.push(`${sayStretch(stretch.fromFt, stretch.toFt, accessId)}: ${cause}.`);
+    limits.push(`${say(stretch.fromFt, stretch.toFt)}: ${cause}.`);
   }
   for (const gap of coverage.gaps) {
-    limits.push(`${sayStretch(gap.fromFt, gap.toFt, accessId)}: no run went through here.`);
+    limits.push(`${say(gap.fromFt, gap.toFt)}: no run went through here.`);
   }
   const pools = derived.findings.filter(
     (finding) =>
       finding.kind === 'standing-water' && finding.placed && finding.lineId === lateral.lineId,
   );
   for (const pool of pools) {
-    const where = sayStretch(pool.span.fromFt, pool.span.toFt, accessId);
+    const where = say(pool.span.fromFt, pool.span.toFt);
     limits.push(`The bottom of the pipe under the standing water, ${where}.`);
   }
   if (terminus && endsLine(terminus.kind) && !reachedMain) {
-    limits.push(`Nobody confirmed that the line ends at ${END_WORDS[terminus.kind]}.`);
+    limits.push(`Nobody confirmed that ${line} ends at ${END_WORDS[terminus.kind]}.`);
   } else if (terminus && !endsLine(terminus.kind)) {
     const left =
       terminus.remainderFt === null
         ? 'How much remains is not known.'
         : `About ${sayFeet(terminus.remainderFt)} remain.`;
-    limits.push(`The camera got as far as ${END_WORDS[terminus.kind]}. ${left}`);
+    limits.push(`The camera got as far as ${END_WORDS[terminus.kind]}${names.on(lineId)}. ${left}`);
   } else if (lateral.axes.length > 0 && !terminus) {
-    limits.push('Where the line ends was not logged.');
+    limits.push(`Where ${line} ends was not logged.`);
   }
   for (const axis of lateral.unplaced) {
     if (axis.run.outcome === 'abandoned') continue;
-    limits.push(`Run ${axis.name} from ${axis.from} could not be joined to the rest.`);
+    limits.push(
+      `Run ${axis.name} from ${axis.from} saw ${sayFeet(axis.reachFt)}${names.on(lineId)} and is not joined to the rest: it is told by itself.`,
+    );
   }
   if (isTooObscured(lateral)) {
     const percent = roundTo(
       (100 * coverage.obscuredFt) / (coverage.obscuredFt + coverage.clearFt),
       0,
     );
-    limits.push(`${percent}% of the length reached was hidden, so nothing can be ruled out.`);
-  }
-  if (inspection.job.scope === 'lateral') {
-    limits.push('Drains inside and under the building were not part of this look.');
+    limits.push(
+      `${percent}% of the length reached${names.on(lineId)} was hidden, so nothing can be ruled out there.`,
+    );
   }
   return limits;
 }
 
 /** Blockers that no other limit already tells. */
-const TOLD_ELSEWHERE = ['end-unconfirmed', 'run-no-end', 'run-unplaced', 'water-unverified'];
+const TOLD_ELSEWHERE = ['end-unconfirmed', 'run-no-end', 'run-unplaced', 'water-unverified', 'zone-open']; // prettier-ignore
 
 /** What is left open, or goes out open, does so for a reason, which the buyer is told. */
 function sayLeaving({ inspection, checks }: Derived): string[] {
@@ -98,11 +106,9 @@ function sayLeaving({ inspection, checks }: Derived): string[] {
   ];
 }
 
+/** Open points, named to the reader one by one. */
 function openPoints(derived: Derived): string[] {
-  const open = derived.checks.filter(
-    ({ level, code }) => level === 'blocker' && !TOLD_ELSEWHERE.includes(code),
-  );
-  if (open.length === 0) return [];
-  const points = open.length === 1 ? 'One point is' : `${open.length} points are`;
-  return [`${points} still open in the inspector’s notes.`];
+  return derived.checks
+    .filter(({ level, code }) => level === 'blocker' && !TOLD_ELSEWHERE.includes(code))
+    .map(({ message }) => `Still open in the inspector’s notes: ${message}`);
 }

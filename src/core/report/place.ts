@@ -1,5 +1,6 @@
 import { roundTo, sayFt } from '../base/numbers';
 import type { Finding } from '../judge/finding';
+import type { LineNames } from '../lateral/line-names';
 import { ZONE_PLACES } from './words';
 
 /** A station for the buyer: "57 ft", or "12 ft upstream of A" on the far side of the access. */
@@ -18,12 +19,32 @@ export function sayStretch(fromFt: number, toFt: number, accessId: string): stri
   return `${sayFt(from)} to ${sayFt(to)} ft`;
 }
 
+type OnLine = { readonly lineId: string; readonly fromFt: number; readonly toFt: number };
+
+/**
+ * A stretch with its line: "43 to 52 ft"; where there is more than one line "8 to 20 ft from B on the guest
+ * house line". A footage without its line sends somebody to dig on the wrong pipe.
+ */
+export function sayOnLine({ lineId, fromFt, toFt }: OnLine, names: LineNames): string {
+  const from = names.from(lineId);
+  const feet = sayStretch(fromFt, toFt, from);
+  if (names.isOne) return feet;
+  return `${feet}${feet.endsWith(from) ? '' : ` from ${from}`}${names.on(lineId)}`;
+}
+
 /** Where a finding lies, to go in a title: "at 57 ft, under the driveway". */
-export function sayPlace(finding: Finding, accessId: string): string {
-  if (finding.inRiser) return 'in the riser, above the pipe';
-  if (!finding.placed) return `in run ${finding.runNames[0]}, not yet joined to the rest`;
-  const { fromFt, toFt } = finding.span;
-  const at = roundTo(fromFt, 0) === roundTo(toFt, 0) ? 'at ' : '';
+export function sayPlace(finding: Finding, names: LineNames): string {
+  if (finding.inRiser) return `in the riser, above the pipe${names.on(finding.lineId)}`;
+  const { lineId, span, placed } = finding;
+  if (!placed) {
+    const feet = sayStretch(span.fromFt, span.toFt, 'its access');
+    return `${feet} in run ${finding.runNames[0]}, not yet joined to the rest`;
+  }
+  const { fromFt, toFt } = span;
   const zone = finding.zone ? `, ${ZONE_PLACES[finding.zone]}` : '';
-  return `${at}${sayStretch(fromFt, toFt, accessId)}${zone}`;
+  const feet = sayOnLine({ lineId, fromFt, toFt }, names);
+  // Nobody said the footage: it is somewhere between what was said before and after it.
+  if (finding.isPlaceUnsaid) return `somewhere within ${feet}, its footage was not said`;
+  const at = roundTo(fromFt, 0) === roundTo(toFt, 0) ? 'at ' : '';
+  return `${at}${feet}${zone}`;
 }

@@ -52,9 +52,7 @@ describe('what a new version says has changed', () => {
     const text = changes.join('\n');
     expect(text).toMatch(/^The headline was “The sewer works\. Plan on upkeep\. /m);
     expect(text).toMatch(/^Finding 1: Failed · repair, was Moderate · upkeep\.$/m);
-    expect(text).toMatch(
-      /^Finding 2 is new: Hole in the pipe at 50 ft, under the yard, major · repair\.$/m,
-    );
+    expect(text).toMatch(/^Finding 2 is new: Hole in the pipe at 50 ft, major · repair\.$/m);
     expect(text).toMatch(/^The planning range is \$\S+, was \$\S+\.$/m);
     expect(compareReports(of(roots), of()).join()).toContain(
       'Finding 1 is gone: Roots at 30 ft, under the yard.',

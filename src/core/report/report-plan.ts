@@ -9,7 +9,8 @@ import type { Repair } from '../repair/repair';
 import type { Work } from '../repair/work';
 import type { TableBlock } from './block';
 import { sayLongDay } from './calendar';
-import { sayStretch } from './place';
+import type { LineNames } from '../lateral/line-names';
+import { sayOnLine } from './place';
 import { METHOD_WORDS, ZONE_PLACES } from './words';
 
 /**
@@ -67,17 +68,17 @@ export function sayWork(work: Pick<Work, 'method' | 'isFirst'>): string {
 }
 
 /** Where a work is, for the buyer. */
-export function sayWorkPlace({ fromFt, toFt, zones }: Work, accessId: string): string {
+export function sayWorkPlace({ lineId, fromFt, toFt, zones }: Work, names: LineNames): string {
   const places = zones.map((zone) => ZONE_PLACES[zone]);
   const isPoint = Math.round(fromFt) === Math.round(toFt);
   return [
-    `${isPoint ? 'at ' : ''}${sayStretch(fromFt, toFt, accessId)}`,
+    `${isPoint ? 'at ' : ''}${sayOnLine({ lineId, fromFt, toFt }, names)}`,
     ...(places.length > 0 ? [sayList(places)] : []),
   ].join(', ');
 }
 
 /** What the plan may cost, work by work, and what only keeping it running would come to. */
-export function composeCost(repair: Repair, accessId: string): TableBlock | null {
+export function composeCost(repair: Repair): TableBlock | null {
   const plan = planOfReport(repair);
   const paid = plan.works.filter(({ cost }) => cost.high > 0);
   if (paid.length === 0) return null;
@@ -87,7 +88,7 @@ export function composeCost(repair: Repair, accessId: string): TableBlock | null
     title: `What it may cost: ${PLAN_NAMES[plan.id].toLowerCase()}`,
     head: ['Work', 'Where', 'Planning range'],
     rows: [
-      ...paid.map((work) => [capital(sayWork(work)), sayWorkPlace(work, accessId), sayRange(work.cost)]),
+      ...paid.map((work) => [capital(sayWork(work)), sayWorkPlace(work, repair.site.derived.names), sayRange(work.cost)]),
       ...(paid.length > 1 ? [['All of it', '', sayRange(plan.cost)]] : []),
     ],
     numeric: [2],

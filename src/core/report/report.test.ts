@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { totalFt } from '../base/interval';
 import { derive, type Derived } from '../derive';
+import { seenDry } from '../lateral/seen-dry';
 import { readInspectionFile } from '../formats/inspection-file';
 import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import {
@@ -76,7 +78,7 @@ describe('the headline', () => {
     [
       'a collapse',
       headline({ kind: 'defect', defect: 'collapse', readingFt: 30 }),
-      'Act now: collapsed pipe at 30 ft, under the yard. All 60 feet were seen.',
+      'Act now: collapsed pipe at 30 ft. All 60 feet were seen.',
     ],
     [
       'water not verified',
@@ -90,7 +92,7 @@ describe('the headline', () => {
           toReadingFt: 26,
         },
       ),
-      'Have it looked at again before you decide. All 60 feet were seen.',
+      'Have it looked at again before you decide. All 60 feet were seen, but for the bottom of 6 feet under water.',
     ],
   ])('of %s says what to do and how much was seen', (_, found, expected) => {
     expect(found).toBe(expected);
@@ -108,6 +110,7 @@ describe('steps', () => {
   it('are dated back from the end of the inspection period, on working days', () => {
     const { steps } = composeReport(demo.find(([name]) => name.startsWith('alder'))![1]);
     expect(steps.filter(({ byOn }) => byOn).map(({ byOn }) => byOn)).toEqual([
+      '2026-11-06',
       '2026-11-06',
       '2026-11-10',
     ]);
@@ -172,6 +175,8 @@ describe('every demo report', () => {
       obscuredFt + (unreachedFt ?? 0),
       clearFt + obscuredFt + (unreachedFt ?? 0),
     ].forEach(add);
+    add(totalFt(seenDry(lateral)));
+    for (const { offFt, sigmaFt } of lateral.join.misfits) [offFt, sigmaFt].forEach(add);
     for (const { home } of lateral.axes) [home.farthestFt, home.misclosureFt].forEach(add);
     derived.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
     const lengths = new Map<string, number>();

@@ -2,7 +2,9 @@ import { sayList } from '../base/numbers';
 import type { Derived } from '../derive';
 import type { Step } from './block';
 import { dayOf, workingDaysBefore } from './calendar';
-import { inOrderOfWork, inScope } from './headline';
+import { inOrderOfWork } from './headline';
+import { inScope } from './in-scope';
+import { listUnsettled } from './unsettled';
 import { endsLine } from '../lateral/terminus';
 
 /** Working days before the end of the inspection period by which each step should be done. */
@@ -74,10 +76,11 @@ export function composeSteps(derived: Derived): Step[] {
   if (repair.length > 0) {
     steps.push({ text: 'After the repair, have the line scoped again to prove it.', byOn: null });
   }
-  if (steps.length === 0) {
-    steps.push({ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null });
-  }
-  return steps;
+  if (steps.length > 0) return steps;
+  const isSettled = derived.overall === 'serviceable' && listUnsettled(derived).length === 0;
+  return isSettled
+    ? [{ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null }]
+    : [{ text: 'Ask the inspector to settle what is still open, named under “What we could not see”, before you decide.', byOn: by(DAYS_BEFORE.look) }]; // prettier-ignore
 }
 
 function sayMissed(derived: Derived): string | null {
@@ -88,5 +91,7 @@ function sayMissed(derived: Derived): string | null {
   }
   if (!reachedMain)
     return 'Have the rest of the line seen from another opening, or after cleaning.';
+  if (coverage.upper?.state === 'unreached')
+    return `Have the pipe between the house and ${coverage.upper.from} looked at.`;
   return coverage.obscuredFt >= 0.5 ? 'Have the hidden part looked at again.' : null;
 }

@@ -8,11 +8,10 @@ import { FINDING_WORDS } from './words';
 
 /** Every still of the log with what the log says of it: those of findings first, in their order. */
 export function listStills(derived: Derived): Picture[] {
-  const accessId = derived.lateral.axes[0]?.from ?? 'the access';
   const captions = new Map<string, string>();
   for (const finding of derived.findings)
     for (const id of finding.photoIds)
-      captions.set(id, `Finding ${finding.number}: ${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, accessId)}.`); // prettier-ignore
+      captions.set(id, `Finding ${finding.number}: ${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, derived.names)}.`); // prettier-ignore
   for (const [runId, { standing }] of derived.logs)
     for (const entry of standing)
       for (const id of entry.photoIds ?? [])

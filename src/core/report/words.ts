@@ -157,6 +157,7 @@ export const FINDING_WORDS: Record<FindingKind, DefectWords> = {
   spalling: { name: 'Worn concrete', trade: 'spalling', plural: 'worn concrete' },
   lip: { name: 'Edge that catches solids', trade: 'lip', plural: 'edges that catch solids' },
   'coupling-failed': { name: 'Failed coupling', trade: 'failed coupling', plural: 'failed couplings' },
+  exfiltration: { name: 'Sewage leaking out', trade: 'exfiltration', plural: 'sewage leaking out' },
   infiltration: { name: 'Ground water coming in', trade: 'infiltration', plural: 'ground water coming in' },
   'residue-line': { name: 'Old high-water mark', trade: 'residue line', plural: 'old high-water marks' },
   vermin: { name: 'Signs of animals', trade: 'vermin', plural: 'signs of animals' },

@@ -10,13 +10,9 @@ const AT_END_FT = 6;
 export function accessPointOf(truth: LateralTruth, access: TruthAccess): AccessPoint {
   const { lineId, atFt, ways: _ways, bendRadiusIn: _radius, ...seen } = access;
   const line = truth.lines.find(({ id }) => id === lineId)!;
-  const along =
-    atFt <= AT_END_FT
-      ? 'upstream-end'
-      : atFt >= line.lengthFt - AT_END_FT
-        ? 'downstream-end'
-        : 'mid-line';
-  return { ...seen, along };
+  const alongLine =
+    atFt <= AT_END_FT ? 'house-end' : atFt >= line.lengthFt - AT_END_FT ? 'near-street' : 'along';
+  return { ...seen, alongLine };
 }
 
 /** A job on a simulated lateral, before anybody has looked: facts and ways in, nothing of what is wrong. */

@@ -39,7 +39,7 @@ describe('a job made from a lateral', () => {
     expect(checkInspection(job).ok).toBe(true);
     expect(simulatedBy(job.job)).toEqual({ lateralId: 'slab-court', seed: 5 });
     expect(job.lines!.map(({ id, joins }) => [id, joins])).toEqual([['house', undefined], ['studio', 'house']]); // prettier-ignore
-    expect(job.accessPoints.map(({ id, along }) => [id, along])).toEqual([['S', 'upstream-end'], ['A', 'mid-line']]); // prettier-ignore
+    expect(job.accessPoints.map(({ id, alongLine }) => [id, alongLine])).toEqual([['S', 'house-end'], ['A', 'along']]); // prettier-ignore
   });
   it('gives nothing of the truth away', () => {
     const text = JSON.stringify(job);

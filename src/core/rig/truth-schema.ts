@@ -69,7 +69,7 @@ const accessSchema = accessPointSchema.keys({
   dropFt: length().max(60).required(),
   bendsDeg: Joi.array().items(Joi.number().greater(0).max(180)).max(20).required(),
   bendRadiusIn: length().greater(0.5).max(48).required(),
-  along: Joi.forbidden(),
+  alongLine: Joi.forbidden(),
 });
 
 const schema = Joi.object({

@@ -168,7 +168,8 @@ describe('the Section', () => {
       derivedFrom([water, { kind: 'unseen', cause: 'murky', readingFt: 10, toReadingFt: 14 }]),
     );
     expect(rows).toEqual([
-      { fromFt: 0, toFt: 60, what: '6 in clay, yard' },
+      { fromFt: 0, toFt: 3, what: '6 in clay, yard' },
+      { fromFt: 3, toFt: 60, what: '6 in clay' },
       { fromFt: 10, toFt: 14, what: 'nobody could see' },
       { fromFt: 43, toFt: 51, what: 'finding 1: standing water, major' },
     ]);

@@ -1,5 +1,5 @@
 import { sayIn } from '../base/numbers';
-import type { AccessPoint } from '../job/access-point';
+import { type AccessPoint, type AlongLine, alongLineOf } from '../job/access-point';
 import type { AccessKind } from '../log/vocabulary';
 import type { Equipment, Head } from './equipment';
 import { estimateReach, type Leg, type Reach } from './reach';
@@ -38,10 +38,10 @@ const BEND_COST = 0.8;
 const OBSTACLE_COST = 1.5;
 const NO_HEAD_COST = 20;
 
-const LEAVES: Readonly<Record<NonNullable<AccessPoint['along']> | 'unknown', string>> = {
-  'upstream-end': 'sees the whole line downstream of it; the drain above it stays unseen',
-  'mid-line': 'needs a run each way; a one-way fitting leaves the other side unseen',
-  'downstream-end': 'leaves the line toward the house unseen unless a run faces upstream',
+const LEAVES: Readonly<Record<AlongLine | 'unknown', string>> = {
+  'house-end': 'sees the whole line downstream of it; the drain above it stays unseen',
+  along: 'needs a run each way; a one-way fitting leaves the other side unseen',
+  'near-street': 'leaves the line toward the house unseen unless a run faces upstream',
   unknown: 'what it leaves unseen is known once its place on the line is',
 };
 
@@ -89,7 +89,15 @@ function rankOne(
     (obstacle ? OBSTACLE_COST : 0) +
     (head === null ? NO_HEAD_COST : 0) +
     (state === 'refused' ? 100 : 0);
-  return { access, state, reasons, leaves: LEAVES[access.along ?? 'unknown'], reach, head, cost };
+  return {
+    access,
+    state,
+    reasons,
+    leaves: LEAVES[alongLineOf(access) ?? 'unknown'],
+    reach,
+    head,
+    cost,
+  };
 }
 
 /**

@@ -21,7 +21,7 @@ export function entries(...said: readonly Said[]): Entry[] {
   );
 }
 
-/** A run from access A, facing downstream, zeroed at the horizontal. */
+/** A run from access A, facing downstream, zeroed at the horizontal, with no water running. */
 export function runOf(said: readonly Said[], setup: Partial<Run> = {}): Run {
   return {
     id: 'R1',
@@ -29,6 +29,7 @@ export function runOf(said: readonly Said[], setup: Partial<Run> = {}): Run {
     facing: 'downstream',
     zero: { at: 'horizontal', readingFt: 0, dropFt: 0 },
     cleanedBefore: 'none',
+    waterAtStart: 'none',
     aid: 'none',
     ...setup,
     entries: entries(...said),
@@ -74,6 +75,7 @@ export function inspectionOf(runs: readonly Run[], changes: Changes = {}): Inspe
         material: 'abs',
         place: 'yard',
         zone: 'yard',
+        alongLine: 'house-end',
         usable: true,
         obstacle: null,
       },

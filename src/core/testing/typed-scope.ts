@@ -38,7 +38,7 @@ export const TYPED_SCOPE: readonly (readonly [
   [`locate 4'8" 6 ft from garage`, '57', { kind: 'locate', depthIn: 56 }],
   ['break top', '49', { defect: 'break', clockFrom: 12 }],
   ['flush toilet clears', '20', { kind: 'flow-test', result: 'clears' }],
-  ['home', '13', { kind: 'home' }],
+  ['home 13', '13', { kind: 'home' }],
 ];
 
 /** The same with its footage typed; a locate takes a bare number for its depth, so there it follows "at". */

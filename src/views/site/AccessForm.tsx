@@ -1,7 +1,7 @@
 import { labelOf } from '#core/job/labels';
 import { type FormEvent, useState } from 'react';
 import { VALIDATION } from '#core/base/joi';
-import { type AccessPoint, accessPointSchema } from '#core/job/access-point';
+import { type AccessPoint, accessPointSchema, alongLineOf } from '#core/job/access-point';
 import { ACCESS_KINDS, MATERIALS, ZONES } from '#core/log/vocabulary';
 import { Field, Select, Troubles } from '../shared/Fields';
 import { faultsOf, readForm } from '../shared/form-data';
@@ -24,9 +24,9 @@ const LABELS = {
 };
 const ALONG_WORDS = [
   ['', 'Not known'],
-  ['upstream-end', 'At the house end'],
-  ['mid-line', 'Along the line'],
-  ['downstream-end', 'Near the street'],
+  ['house-end', 'At the house end'],
+  ['along', 'Along the line'],
+  ['near-street', 'Near the street'],
 ] as const;
 
 /** The facts of one access point. */
@@ -38,9 +38,11 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
     event.preventDefault();
     const { text, number } = readForm(event.currentTarget);
     const bends = text(at('bends')).split(/[\s,;°]+/).filter((angle) => angle !== '').map(Number); // prettier-ignore
-    const { bendsDeg: _bends, dropFt: _drop, along: _along, ...known } = access;
+    const { bendsDeg: _bends, dropFt: _drop, alongLine: _along, ...known } = access;
+    // What files of Chert's first months called it goes with the first change.
+    const { along: _former, ...kept } = known as typeof known & { along?: unknown };
     const changed = {
-      ...known,
+      ...kept,
       kind: text(at('kind')),
       diameterIn: number(at('diameterIn')),
       material: text(at('material')),
@@ -49,7 +51,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
       obstacle: text(at('obstacle')) || null,
       ...(bends.length > 0 ? { bendsDeg: bends } : {}),
       ...(text(at('dropFt')) === '' ? {} : { dropFt: number(at('dropFt')) }),
-      ...(text(at('along')) === '' ? {} : { along: text(at('along')) }),
+      ...(text(at('along')) === '' ? {} : { alongLine: text(at('along')) }),
     };
     const faults = faultsOf(accessPointSchema.validate(changed, VALIDATION).error, LABELS);
     setTrouble(faults);
@@ -77,7 +79,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
             name={at('along')}
             label="On the line"
             options={ALONG_WORDS}
-            value={access.along ?? ''}
+            value={alongLineOf(access) ?? ''}
           />
           <Field
             name={at('dropFt')}

@@ -81,7 +81,6 @@ export const readMaterial: Frame = (sheet, context) => {
   const certainty = takeCertainty(sheet);
   const saidIn = takeBore(sheet, context);
   const footage = takeFootage(sheet, context);
-  const diameterIn = saidIn ?? context.boreHereIn ?? DEFAULT_BORE_IN;
   return {
     drafts: [
       {
@@ -90,22 +89,20 @@ export const readMaterial: Frame = (sheet, context) => {
         readingFt: footage.readingFt,
         side,
         material,
-        diameterIn,
+        ...(saidIn === null ? {} : { diameterIn: saidIn }),
         ...(isLined ? { lined: true } : {}),
         ...joint,
         ...certainty,
         ...withRest(sheet, base),
       },
     ],
-    missing: [
-      ...footage.missing,
-      ...(saidIn === null ? [`the bore: taken as ${diameterIn} in`] : []),
-    ],
+    missing: [...footage.missing, ...(saidIn === null ? [sayAssumed(context.boreHereIn)] : [])],
   };
 };
 
-/** Most laterals are of this bore, inches. */
-const DEFAULT_BORE_IN = 4;
+/** Nobody said how wide the pipe is: it counts as wide as the one before. */
+const sayAssumed = (boreHereIn: number | null) =>
+  boreHereIn === null ? 'the diameter' : `the diameter: taken as ${boreHereIn} in, as before`;
 
 /** "driveway 38", "zone yard near side", "the house ends at 18". */
 export const readZone: Frame = (sheet, context) => {

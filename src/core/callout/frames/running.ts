@@ -9,7 +9,12 @@ export const readHome: Frame = (sheet, context) => {
   if (!sheet.has('act', 'home')) return null;
   takeAct(sheet, 'home');
   const base = { ...takeBase(sheet, context), pass: 'back' } as const;
-  const { readingFt, missing } = takeFootage(sheet, context);
+  // The counter is where it was last read, and home is not there: only a reading said is one.
+  const { readingFt } = takeFootage(sheet, {
+    ...context,
+    counterFt: context.liveCounterFt ?? null,
+  });
+  const missing = readingFt === null ? ['what the counter reads'] : [];
   return { drafts: [{ kind: 'home', ...withRest(sheet, base), pass: 'back', readingFt }], missing };
 };
 

@@ -34,6 +34,8 @@ export const DEFECT_SAYINGS: Sayings<DefectKind> = {
   lip: 'lip|lips|ledge|up step|step up|raised edge',
   'coupling-failed':
     '{failed|bad|leaking|slipped|torn|loose} {coupling|gasket|sleeve|seal}|{coupling|sleeve|gasket|seal} [has] {failed|slipped|leaking|torn|loose}|{gasket|rubber|seal|rubber gasket|sealing ring|rubber ring} [is] {showing|hanging|hanging down|hanging out|sticking out|in bore|in pipe|visible}|{hanging|exposed} gasket',
+  exfiltration:
+    'exfiltration|leaking out|leaks out|leak out|seeping out|running out|losing water|sewage {leaking|running} out',
   infiltration:
     'infiltration|ground water|groundwater|water {coming|running|dripping|seeping|leaking} in|leak|leaking|leaking in|seep|seeps|seeping|seepage|weep|weeping|dripping|drip|drips',
   'residue-line':
@@ -57,5 +59,7 @@ export const FORM_SAYINGS: Readonly<Partial<Record<DefectKind, Sayings>>> = {
   'wall-loss': { rough: 'rough', pitted: 'pitted|pitting|pits', 'invert-gone': 'gone|invert gone|bottom gone' },
   spalling: { grains: 'grains|sandy|grain', 'stone-exposed': 'stone exposed|stone|stones|aggregate|exposed {stone|stones|aggregate}', hole: 'hole|holes|holed' },
   'coupling-failed': { sealed: 'sealed|still sealed|still tight', 'gasket-in-bore': 'gasket|rubber|in bore|in pipe|hanging' },
+  offset: { 'step-up': 'step up|up step', 'step-down': 'step down|down step' },
+  exfiltration: { seep: 'seep|seeps|seeping|weep|weeping', drip: 'drip|drips|dripping', run: 'run|runs|running', 'soil-washed': 'soil washed|washed {out|away}|washing out' },
   infiltration: { seep: 'seep|seeps|seeping|seepage|weep|weeping|damp', drip: 'drip|drips|dripping', run: 'run|runs|running|running in|gushing' },
 }; // prettier-ignore

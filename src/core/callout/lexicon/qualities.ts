@@ -12,6 +12,7 @@ export const LOCUS_SAYINGS: Sayings<Locus> = {
 export const MARK_SAYINGS: Sayings = {
   holdsDebris: '{hold|holds|holding|catch|catches|catching|caught|with|trapping|snagging|collecting} {debris|paper|solids|waste|sludge|wipes|stuff|toilet paper}|debris held|full of debris',
   soilVisible: '{soil|dirt|void|ground|earth|gravel bed} [is] {visible|showing|behind|behind it|outside|exposed}|[can|you can|i can] see {soil|dirt|earth|ground}|{exposed|visible} {soil|dirt|earth}',
+  movesWithWater: '{moves|moving|sways|swaying|waves|waving} [with [the] water|in the flow|in the water]',
   ourDoing: 'our doing|{we|i} did {this|that|it}|our [own] {hose|head|camera|water}|caused by {us|our camera|our head}|{we|i} {knocked|pushed|broke} it',
   measured: 'measured|tape measured|by measure',
   eye: 'by eye|eyeballed',

@@ -4,6 +4,8 @@ import type { Sayings } from './phrases';
 /** The acts of a run. */
 export const ACT_SAYINGS: Sayings = {
   note: 'note|remark',
+  clear: 'clear|all clear|looks clear|looks good|nothing wrong|nothing|no',
+  advise: 'advise|i advise|recommend|i recommend',
   flag: 'flag|flag this|flag it|mark this|come back to this|look at this later',
   correct: 'correct|correction|fix|change|make that|i mean|should be|no that is|no thats|no its',
   close: 'close',
@@ -40,6 +42,7 @@ export const CONFIRM_SAYINGS: Sayings<Confirmation> = {
 export const WATER_SAYINGS: Sayings = {
   running: '{water|hose} [is] {on|running}|{turn|turned} {water|hose} on|{run|running|start|started|turn on|turned on} {water|hose}|put water in',
   draining: '{water|hose} [is] {off|stopped|draining|shut off|turned off}|{turn|turned|shut} {water|hose} off|{stop|stopped|turn off|turned off|shut off|shut} {water|hose}|draining|[line|pipe] draining|waiting for [it|water] to drain',
+  none: 'no water [is|was] running|nobody is running water|no water on|nothing running',
   drained: 'drained|[its|line|pipe|water] [is|has] drained|drained {out|down}|water [is|has] [all] {gone|gone down|drained|drained out}',
 }; // prettier-ignore
 

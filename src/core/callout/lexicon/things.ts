@@ -37,6 +37,7 @@ export const FEATURE_SAYINGS: Sayings<FeatureKind> = {
   join: 'join|joins|junction|meets [line]|joins {other|main|house} line',
   'access-point': 'access|access point',
   tank: 'tank|septic tank',
+  'upstream-end': 'upstream end|upper end|end of the line upstream|dead end',
 }; // prettier-ignore
 
 export const ZONE_SAYINGS: Sayings<Zone> = {

@@ -70,19 +70,57 @@ const CASES: Record<string, Case> = {
     ],
   },
   'unseen-called-good': {
-    fires: [
-      CLAY,
-      { kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 30 },
-      { kind: 'note', note: 'looks good here', readingFt: 25 },
-      end(),
-    ],
+    fires: [CLAY, end(), { kind: 'clear', readingFt: 50, toReadingFt: 70 }],
     quiet: [
       CLAY,
-      { kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 30 },
-      { kind: 'note', note: 'not good here', readingFt: 25 },
       { kind: 'note', note: 'good condition', readingFt: 40 },
+      { kind: 'clear', readingFt: 50, toReadingFt: 60 },
       end(),
     ],
+  },
+  'clear-contradicted': {
+    fires: [CLAY, tidy(), { kind: 'clear', readingFt: 20, toReadingFt: 40 }, end()],
+    quiet: [
+      CLAY,
+      tidy(),
+      { kind: 'clear', readingFt: 20, toReadingFt: 40, kinds: ['roots'] },
+      { kind: 'clear', readingFt: 20, toReadingFt: 30 - 0.5 },
+      end(),
+    ],
+  },
+  'home-implausible': {
+    fires: [CLAY, end(), home(39)],
+    quiet: [CLAY, end(), { ...home(39), accepted: true }],
+  },
+  implausible: {
+    fires: [CLAY, defect('standing-water', { depthIn: 28, toReadingFt: 34 }), end()],
+    quiet: [CLAY, defect('standing-water', { depthIn: 6, toReadingFt: 34 }), end()],
+  },
+  'zone-open': {
+    fires: [CLAY, { kind: 'zone', zone: 'crawlspace', side: 'far', readingFt: 0 }, end()],
+    quiet: [
+      CLAY,
+      { kind: 'zone', zone: 'crawlspace', side: 'far', readingFt: 0 },
+      { kind: 'feature', feature: 'wall', readingFt: 12 },
+      end(),
+    ],
+  },
+  'zone-unknown': {
+    fires: [CLAY, tidy(), end()],
+    quiet: [CLAY, { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 }, tidy(), end()],
+  },
+  'size-by-word': {
+    fires: [CLAY, defect('roots', { sizeWord: 'heavy' }), end()],
+    quiet: [CLAY, defect('roots', { sizeWord: 'heavy', extentRatio: 0.3 }), end()],
+  },
+  'advice-differs': {
+    fires: [
+      CLAY,
+      tidy(),
+      { kind: 'advice', does: 'monitor', text: 'leave it', readingFt: 30 },
+      end(),
+    ],
+    quiet: [CLAY, tidy(), { kind: 'advice', does: 'dig', text: 'dig it up', readingFt: 30 }, end()],
   },
   'flag-open': {
     fires: [CLAY, { kind: 'flag', readingFt: 9 }, end()],
@@ -149,14 +187,17 @@ const CASES: Record<string, Case> = {
   'reading-jump': {
     fires: [
       CLAY,
-      { kind: 'note', note: 'x', readingFt: 30 },
-      { kind: 'note', note: 'x', readingFt: 28 },
+      defect('gap', { gapIn: 0.2 }),
+      defect('offset', { offsetIn: 0.2, readingFt: 28 }),
       end(),
     ],
     quiet: [
       CLAY,
-      { kind: 'note', note: 'x', readingFt: 30 },
-      { kind: 'note', note: 'x', readingFt: 28.1 },
+      defect('gap', { gapIn: 0.2 }),
+      defect('offset', { offsetIn: 0.2, readingFt: 28.1 }),
+      { kind: 'zone', zone: 'yard', side: 'far', readingFt: 2 },
+      { kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt: 20 },
+      defect('grease', { extentRatio: 0.2, readingFt: 20, toReadingFt: 40 }),
       end(),
     ],
   },
@@ -197,6 +238,8 @@ describe('checks', () => {
 
   it('has a case for every check but those tested with the joining and with decisions', () => {
     const elsewhere = [
+      'access-untried',
+      'counters-disagree',
       'run-unplaced',
       'tie-misfit',
       'tie-unchecked',

@@ -1,9 +1,15 @@
 import type { Check, CheckContext, Issue } from '../check';
+import { accessUntried } from './access-untried';
+import { adviceDiffers } from './advice-differs';
 import { backUnconfirmed } from './back-unconfirmed';
 import { beyondEnd } from './beyond-end';
+import { clearContradicted } from './clear-contradicted';
+import { countersDisagree } from './counters-disagree';
 import { endUnconfirmed } from './end-unconfirmed';
 import { flagOpen } from './flag-open';
+import { homeImplausible } from './home-implausible';
 import { homecoming } from './homecoming';
+import { implausible } from './implausible';
 import { lengthMismatch } from './length-mismatch';
 import { materialConflict } from './material-conflict';
 import { materialGap } from './material-gap';
@@ -22,6 +28,7 @@ import { runNoEnd } from './run-no-end';
 import { runNoZero } from './run-no-zero';
 import { runUnplaced } from './run-unplaced';
 import { shortDrain } from './short-drain';
+import { sizeByWord } from './size-by-word';
 import { sizeMissing } from './size-missing';
 import { stretchOpen } from './stretch-open';
 import { stretchReversed } from './stretch-reversed';
@@ -29,9 +36,16 @@ import { tieMisfit } from './tie-misfit';
 import { tieUnchecked } from './tie-unchecked';
 import { unseenCalledGood } from './unseen-called-good';
 import { waterUnverified } from './water-unverified';
+import { zoneOpen } from './zone-open';
+import { zoneUnknown } from './zone-unknown';
 
 /** Every check, blockers first. */
 export const CHECKS: readonly Check[] = [
+  homeImplausible,
+  implausible,
+  zoneOpen,
+  clearContradicted,
+  countersDisagree,
   runNoZero,
   runNoEnd,
   endUnconfirmed,
@@ -61,6 +75,10 @@ export const CHECKS: readonly Check[] = [
   outsideScope,
   readingJump,
   shortDrain,
+  sizeByWord,
+  zoneUnknown,
+  adviceDiffers,
+  accessUntried,
   overrideStale,
 ];
 

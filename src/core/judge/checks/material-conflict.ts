@@ -1,17 +1,17 @@
 import { sayFt } from '../../base/numbers';
-import type { Check } from '../check';
+import { type Check, nameLinesOf } from '../check';
 
 /** Two boundaries that say different things of the pipe between them. */
 export const materialConflict: Check = {
   code: 'material-conflict',
   level: 'blocker',
   stand: 'reel',
-  find: ({ laterals }) =>
-    laterals.flatMap((lateral) =>
+  find: (context) =>
+    context.laterals.flatMap((lateral) =>
       lateral.pipes
         .flatMap(({ conflicts }) => conflicts)
         .map(({ fromFt, toFt, entryIds }) => ({
-          message: `Two materials are logged between ${sayFt(fromFt)} and ${sayFt(toFt)} ft; the later one stands for now.`,
+          message: `Two materials are logged between ${sayFt(fromFt)} and ${sayFt(toFt)} ft${nameLinesOf(context).on(lateral.lineId)}; the later one stands for now.`,
           action: 'Correct the one that is wrong.',
           runIds: runsOf(lateral.axes, entryIds),
           entryIds,

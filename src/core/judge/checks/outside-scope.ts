@@ -1,16 +1,15 @@
-import { sayFt } from '../../base/numbers';
-import type { Check } from '../check';
+import { type Check, sayAt } from '../check';
 
 /** A finding outside what was agreed: kept as a courtesy. */
 export const outsideScope: Check = {
   code: 'outside-scope',
   level: 'warning',
   stand: 'desk',
-  find: ({ findings }) =>
-    findings
+  find: (context) =>
+    context.findings
       .filter(({ courtesy }) => courtesy)
       .map((finding) => ({
-        message: `Finding ${finding.number}, ${finding.kind} at ${sayFt(finding.span.fromFt)} ft, lies outside the agreed scope; it is told as a courtesy.`,
+        message: `Finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, lies outside the agreed scope; it is told as a courtesy.`,
         action: 'Widen the scope of the job, or leave it as a courtesy.',
         runIds: finding.runIds,
         entryIds: finding.entryIds,

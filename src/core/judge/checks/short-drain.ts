@@ -1,4 +1,4 @@
-import { checkWater } from '../verification';
+import { checkWater } from '../../measure/water';
 import { type Check, perRun, sayWhere } from '../check';
 
 /** Standing water judged soon after the water went off: it may still have been on its way. */
@@ -10,7 +10,7 @@ export const shortDrain: Check = {
     perRun(context, (axis) =>
       axis.log.standing.flatMap((entry) => {
         if (entry.kind !== 'defect' || entry.defect !== 'standing-water') return [];
-        const { verified, drainedMin } = checkWater(entry, axis.log);
+        const { verified, drainedMin } = checkWater(entry, axis.log, axis.run);
         if (!verified || drainedMin === null || drainedMin >= context.settings.minDrainMin)
           return [];
         return [

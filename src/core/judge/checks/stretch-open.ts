@@ -15,7 +15,7 @@ export const stretchOpen: Check = {
       [...placeStretches(axis, 'defect'), ...placeStretches(axis, 'unseen')]
         .filter(({ stillOpen, entry }) => stillOpen && !settled.has(entry.id))
         .map(({ entry }) => ({
-          message: `${entry.kind === 'defect' ? entry.defect : 'unseen'} open since ${sayReading(entry.readingFt)} in run ${axis.name}: where does it end?`,
+          message: `Run ${axis.name}: ${entry.kind === 'defect' ? entry.defect : 'unseen'} open since ${sayReading(entry.readingFt)}: where does it end?`,
           action: 'Log its other end.',
           runIds: [axis.run.id],
           entryIds: [entry.id],

@@ -1,7 +1,7 @@
 import { gapBetweenFt, type Interval } from '../../base/interval';
 import { memoOf } from '../../base/memo';
-import type { AccessPoint } from '../../job/access-point';
 import type { Inspection } from '../../job/inspection';
+import { listCleanouts } from '../../lateral/cleanouts';
 import type { Settings } from '../../job/settings';
 import type { Feature } from '../../lateral/features';
 import type { Lateral } from '../../lateral/lateral';
@@ -137,14 +137,13 @@ export function featuresNear(scene: Scene, spot: Spot, withinFt: number): Featur
   );
 }
 
-const CLEANOUTS: readonly AccessPoint['kind'][] = [
-  'cleanout', 'two-way-cleanout', 'stack-cleanout', 'property-line-cleanout',
-]; // prettier-ignore
+/** A way in for a hose or a cutter: an access point, or a cleanout that the camera found from inside. */
+export type Cleanout = { readonly name: string; readonly diameterIn: number | null };
 
-/** Cleanouts that can be opened. */
-export function usableCleanouts({ inspection }: Scene): AccessPoint[] {
-  return inspection.accessPoints.filter(({ kind, usable }) => usable && CLEANOUTS.includes(kind));
-}
+/** Cleanouts that can be opened, those found from inside among them. */
+export function usableCleanouts({ inspection, laterals }: Pick<Scene, 'inspection' | 'laterals'>): Cleanout[] {
+  return listCleanouts(inspection, laterals).filter(({ state }) => state === 'usable');
+} // prettier-ignore
 
 /** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
 export function readSurface(
@@ -160,11 +159,6 @@ export function readSurface(
     .filter(({ id }) => !given.has(id))
     .map(({ what, where }) => ({ what, where, entry: null }));
   return [...logged, ...walked];
-}
-
-/** The words that were written beside a finding: its notes and its form. */
-export function wordsOf({ notes, facts }: Finding): string {
-  return [...notes, facts.form ?? ''].join(' ').toLowerCase();
 }
 
 /** A finding's number with its place ("finding 3"). */

@@ -1,4 +1,5 @@
-import type { BaseGrade, Facts, Severity } from '../grade';
+import type { BaseGrade, DefectFacts, Facts, Severity } from '../grade';
+import { spreadOfWord } from './size-words';
 
 /** Upper bounds of slight, moderate and major; `null` where a grade does not exist. */
 export type Bounds = {
@@ -28,21 +29,29 @@ export type Sized = {
   readonly eyeError: number;
   /** The size in words ("2.4 in deep, 40% of the bore"). */
   readonly text: string;
+  /** The thing in words, where its size was said by a word ("roots"). */
+  readonly thing: string;
 };
 
-/** The base grade of a size, with the range of grades that the eye's error allows. */
-export function gradeSize(rule: string, sized: Sized, bounds: Bounds, byEye: boolean): BaseGrade {
+/** The base grade of a size, with the range of grades that its ± allows. */
+export function gradeSize(
+  rule: string,
+  sized: Sized,
+  bounds: Bounds,
+  facts: Pick<DefectFacts, 'kind' | 'byEye' | 'byWord'>,
+): BaseGrade {
+  const { byEye, byWord, kind } = facts;
   const severity = gradeByBounds(sized.size, bounds);
-  const low = gradeByBounds(Math.max(0, sized.size - sized.eyeError), bounds);
-  const high = gradeByBounds(sized.size + sized.eyeError, bounds);
-  const because = [{ rule, text: `${sized.text}: ${severity}` }];
-  if (!byEye || low === high) return { severity, because, missing: null };
+  const spread = byWord === null ? null : spreadOfWord(kind, byWord);
+  const low = gradeByBounds(spread ? sized.size * spread.low : Math.max(0, sized.size - sized.eyeError), bounds); // prettier-ignore
+  const high = gradeByBounds(spread ? sized.size * spread.high : sized.size + sized.eyeError, bounds); // prettier-ignore
+  const text = byWord === null ? sized.text : `${sized.thing}: the size was said as “${byWord}”`;
+  const because = [{ rule, text: `${text}: ${severity}` }];
+  if ((byWord === null && !byEye) || low === high) return { severity, because, missing: null };
+  const [id, how] = byWord === null ? ['size-by-eye', 'sized by eye'] : ['size-by-word', 'sized by a word']; // prettier-ignore
   return {
     severity,
-    because: [
-      ...because,
-      { rule: 'size-by-eye', text: `sized by eye, so ${low} to ${high}; graded by its value` },
-    ],
+    because: [...because, { rule: id, text: `${how}, so ${low} to ${high}; graded by its value` }],
     missing: null,
     range: [low, high],
   };
@@ -66,7 +75,7 @@ export function failBySoil(rule: string): BaseGrade {
   };
 }
 
-/** Whether the form says that soil or a void can be seen. */
-export function showsSoil(facts: Facts): boolean {
-  return facts.soilVisible || (facts.form !== null && /soil|void/.test(facts.form));
+/** Whether soil or a void can be seen. */
+export function showsSoil({ soilVisible }: Pick<Facts, 'soilVisible'>): boolean {
+  return soilVisible;
 }

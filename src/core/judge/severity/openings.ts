@@ -28,11 +28,11 @@ function gradeHeight(
   bounds: Bounds,
 ): BaseGrade {
   if (heightIn === null) return gradeUnsized(rule, 'slight', `the height of the ${name}`);
-  if (facts.boreIn === null) return gradeUnsized(rule, 'slight', 'the bore of the pipe here');
+  if (facts.boreIn === null) return gradeUnsized(rule, 'slight', 'the diameter of the pipe here');
   const ratio = heightIn / facts.boreIn;
   const text = `${name} of ${sayIn(heightIn)} in, ${sayPercent(ratio)} of the bore`;
   const eyeError = facts.eyeSizeIn / facts.boreIn;
-  return gradeSize(rule, { size: ratio, eyeError, text }, bounds, facts.byEye);
+  return gradeSize(rule, { size: ratio, eyeError, text, thing: name }, bounds, facts);
 }
 
 export const offset: SeverityRow = {
@@ -56,7 +56,7 @@ export const gap: SeverityRow = {
     if (showsSoil(facts)) return failBySoil(rule);
     if (facts.gapIn === null) return gradeUnsized(rule, 'slight', 'the width of the gap');
     const text = `joint open by ${sayIn(facts.gapIn)} in`;
-    const sized = { size: facts.gapIn, eyeError: facts.eyeSizeIn, text };
-    return gradeSize(rule, sized, gapBounds(thresholds), facts.byEye);
+    const sized = { size: facts.gapIn, eyeError: facts.eyeSizeIn, text, thing: 'open joint' };
+    return gradeSize(rule, sized, gapBounds(thresholds), facts);
   },
 };

@@ -20,8 +20,8 @@ export const roots: SeverityRow = {
       return gradeUnsized(RULE, 'moderate', 'the share of the bore that the roots fill');
     }
     const text = `roots fill ${sayPercent(facts.extentRatio)} of the bore`;
-    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(RULE, sized, boundsOf(thresholds), facts.byEye);
+    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text, thing: 'roots' };
+    return gradeSize(RULE, sized, boundsOf(thresholds), facts);
   },
   step: (facts) =>
     facts.holdsDebris

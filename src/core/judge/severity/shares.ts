@@ -1,4 +1,5 @@
 import { sayPercent } from '../../base/numbers';
+import { nameDefect } from '../../log/say-entry';
 import type { DefectKind } from '../../log/vocabulary';
 import type { SeverityRow } from '../grade';
 import { type Bounds, gradeSize, gradeUnsized } from './bounds';
@@ -34,8 +35,13 @@ export const shareOfDiameter: SeverityRow = {
       return gradeUnsized(rule, 'moderate', 'the share of the diameter');
     }
     const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the diameter`;
-    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(rule, sized, diameterBounds(thresholds), facts.byEye);
+    const sized = {
+      size: facts.extentRatio,
+      eyeError: facts.eyeShareRatio,
+      text,
+      thing: nameDefect(facts.kind).toLowerCase(),
+    };
+    return gradeSize(rule, sized, diameterBounds(thresholds), facts);
   },
 };
 
@@ -46,7 +52,12 @@ export const shareOfArea: SeverityRow = {
     const rule = `severity-${facts.kind}`;
     if (facts.extentRatio === null) return gradeUnsized(rule, 'slight', 'the share of the bore');
     const text = `${NAMES[facts.kind]} ${sayPercent(facts.extentRatio)} of the bore`;
-    const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text };
-    return gradeSize(rule, sized, areaBounds(thresholds), facts.byEye);
+    const sized = {
+      size: facts.extentRatio,
+      eyeError: facts.eyeShareRatio,
+      text,
+      thing: nameDefect(facts.kind).toLowerCase(),
+    };
+    return gradeSize(rule, sized, areaBounds(thresholds), facts);
   },
 };

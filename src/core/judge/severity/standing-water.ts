@@ -31,6 +31,7 @@ function sized(facts: DefectFacts, ratio: number): Sized {
         ? facts.eyeSizeIn / facts.boreIn
         : facts.eyeShareRatio,
     text: `standing water ${depth}${sayPercent(ratio)} of the bore`,
+    thing: 'standing water',
   };
 }
 
@@ -39,7 +40,7 @@ export const standingWater: SeverityRow = {
   base: (facts, thresholds) => {
     const ratio = fillRatioOf(facts);
     if (ratio === null) return gradeUnsized(RULE, 'moderate', 'the depth of the water');
-    const grade = gradeSize(RULE, sized(facts, ratio), boundsOf(thresholds), facts.byEye);
+    const grade = gradeSize(RULE, sized(facts, ratio), boundsOf(thresholds), facts);
     // Caught debris in so much water means that the stretch no longer carries solids.
     const failedFrom = thresholds.waterFailedWithDebrisFrom;
     if (!facts.holdsDebris || ratio < failedFrom - 1e-9 || grade.severity === 'failed') {

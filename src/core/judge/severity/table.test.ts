@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFECTS, type DefectKind } from '../../log/vocabulary';
+import { DEFECTS, type DefectKind, SIZE_WORDS, type SizeWord } from '../../log/vocabulary';
+import { sizesByWord } from './size-words';
 import { type DefectFacts, SEVERITIES, type Severity } from '../grade';
-import { FORMS } from './forms';
+import { type DefectForm, FORMS_OF, readForm } from '../../log/forms';
 import { gradeDefect, SEVERITY_TABLE } from './table';
 
 const PLAIN: Omit<DefectFacts, 'kind'> = {
@@ -13,6 +14,10 @@ const PLAIN: Omit<DefectFacts, 'kind'> = {
   gapIn: null,
   lipIn: null,
   form: null,
+  unreadForm: null,
+  byWord: null,
+  impossible: [],
+  movesWithWater: false,
   locus: null,
   holdsDebris: false,
   soilVisible: false,
@@ -46,7 +51,7 @@ const SIZED: [DefectKind, keyof DefectFacts, number, number, number, number | nu
 ];
 
 /** Every form with its grade, and what a form that was not logged grades. */
-const FORMED: [DefectKind, string | null, Severity][] = [
+const FORMED: [DefectKind, DefectForm | null, Severity][] = [
   ['crack', 'hairline', 'slight'],
   ['crack', 'open', 'moderate'],
   ['crack', 'several', 'major'],
@@ -61,7 +66,6 @@ const FORMED: [DefectKind, string | null, Severity][] = [
   ['hole', 'invert-missing', 'failed'],
   ['hole', null, 'major'],
   ['wall-loss', 'rough', 'moderate'],
-  ['wall-loss', 'rough-in-water', 'major'],
   ['wall-loss', 'pitted', 'major'],
   ['wall-loss', 'invert-gone', 'failed'],
   ['wall-loss', null, 'moderate'],
@@ -72,6 +76,11 @@ const FORMED: [DefectKind, string | null, Severity][] = [
   ['coupling-failed', 'sealed', 'moderate'],
   ['coupling-failed', 'gasket-in-bore', 'major'],
   ['coupling-failed', null, 'moderate'],
+  ['exfiltration', 'seep', 'slight'],
+  ['exfiltration', 'drip', 'moderate'],
+  ['exfiltration', 'run', 'major'],
+  ['exfiltration', 'soil-washed', 'major'],
+  ['exfiltration', null, 'moderate'],
   ['infiltration', 'seep', 'slight'],
   ['infiltration', 'drip', 'moderate'],
   ['infiltration', 'run', 'major'],
@@ -103,9 +112,10 @@ describe('the severity table', () => {
     expect(SEVERITY_TABLE.flatMap(({ kinds }) => kinds).sort()).toEqual([...DEFECTS].sort());
     const tried = new Set([...SIZED, ...FORMED].map(([kind]) => kind));
     expect([...tried].sort()).toEqual([...DEFECTS].sort());
-    const forms = Object.entries(FORMS).flatMap(([kind, list]) =>
-      list.map(({ name }) => `${kind} ${name}`),
-    );
+    // Forms of roots and of an offset are marks: their sizes grade them.
+    const forms = Object.entries(FORMS_OF)
+      .filter(([kind]) => kind !== 'roots' && kind !== 'offset')
+      .flatMap(([kind, list]) => list.map((name) => `${kind} ${name}`));
     const formed = new Set(FORMED.map(([kind, form]) => `${kind} ${form}`));
     expect(forms.filter((form) => !formed.has(form))).toEqual([]);
   });
@@ -147,17 +157,48 @@ describe('the severity table', () => {
     },
   );
 
-  it.each([
+  it.each<[string, DefectKind, Severity]>([
     ['void visible', 'break', 'failed'],
     ['soil_visible', 'crack', 'failed'],
     ['gasket or rubber in the bore', 'coupling-failed', 'major'],
+    ['hairline, displaced', 'crack', 'failed'],
+    ['hairline, not displaced', 'crack', 'slight'],
+    ['Invert_Missing', 'hole', 'failed'],
+    ['washing soil away', 'exfiltration', 'major'],
     ['purple', 'crack', 'moderate'],
-  ] as const)('reads the form "%s" of a %s as others write it: %s', (form, kind, severity) => {
-    expect(grade(kind, { form: form.replace(/[\s_]+/g, '-') }).severity).toBe(severity);
+  ])('reads the form "%s" of a %s as others write it: %s', (said, kind, severity) => {
+    const { form, soilVisible, unread } = readForm(kind, said);
+    expect(grade(kind, { form, soilVisible, unreadForm: unread }).severity).toBe(severity);
   });
 
   it('asks again when a form is none that it knows', () => {
-    expect(grade('crack', { form: 'purple' }).missing).toContain('purple');
+    const { form, unread } = readForm('crack', 'purple');
+    expect(grade('crack', { form, unreadForm: unread }).missing).toContain('purple');
+  });
+});
+
+describe('sizes by a word', () => {
+  it.each<[DefectKind, SizeWord, Severity, readonly [Severity, Severity] | null]>([
+    ['roots', 'trace', 'slight', null],
+    ['roots', 'moderate', 'moderate', ['slight', 'major']],
+    ['roots', 'heavy', 'major', ['moderate', 'failed']],
+    ['grease', 'full', 'failed', null],
+    ['standing-water', 'light', 'slight', ['slight', 'moderate']],
+    ['standing-water', 'heavy', 'major', null],
+    ['deformation', 'heavy', 'major', ['moderate', 'failed']],
+    ['lip', 'moderate', 'moderate', ['slight', 'major']],
+  ])('%s, %s: %s, within %s', (kind, word, severity, range) => {
+    const found = grade(kind, { ...sizesByWord(kind, word, 6), byWord: word });
+    expect([found.severity, found.range]).toEqual([severity, range]);
+    expect(found.missing).toBeNull();
+  });
+
+  it('stand for no more than their table says, and grow from word to word', () => {
+    for (const kind of ['roots', 'standing-water', 'deformation', 'offset'] as const) {
+      const sizes = SIZE_WORDS.map((word) => Object.values(sizesByWord(kind, word, 6)!)[0]!);
+      expect([...sizes].sort((a, b) => a - b)).toEqual(sizes);
+    }
+    expect(sizesByWord('crack', 'heavy', 6)).toBeNull();
   });
 });
 

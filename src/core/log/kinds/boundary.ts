@@ -1,3 +1,4 @@
+import Joi from 'joi';
 import { flag, length, oneOf } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 import {
@@ -15,9 +16,11 @@ export type MaterialEntry = EntryBase & {
   readonly kind: 'material';
   readonly side: Side;
   readonly material: Material;
-  /** Nominal inside diameter, inches. */
-  readonly diameterIn: number;
+  /** Nominal inside diameter, inches; absent: as before, assumed. */
+  readonly diameterIn?: number;
   readonly lined?: boolean;
+  /** What else it may be, where nobody could tell. */
+  readonly candidates?: readonly Material[];
   readonly joint?: (typeof JOINT_STYLES)[number];
   /** Height of the upstanding edge at the change, inches. */
   readonly lipIn?: number;
@@ -33,8 +36,9 @@ export type ZoneEntry = EntryBase & {
 export const materialKeys = {
   side: oneOf(SIDES).required(),
   material: oneOf(MATERIALS).required(),
-  diameterIn: length().greater(0).max(120).required(),
+  diameterIn: length().greater(0).max(120),
   lined: flag(),
+  candidates: Joi.array().items(oneOf(MATERIALS)).max(MATERIALS.length),
   joint: oneOf(JOINT_STYLES),
   lipIn: length(),
 };

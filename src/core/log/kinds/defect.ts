@@ -1,12 +1,15 @@
-import { clock, flag, id, length, line, oneOf, ratio } from '../../base/joi';
+import Joi from 'joi';
+import { clock, flag, id, length, line, oneOf, saidRatio } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 import {
   CRACK_DIRECTIONS,
   DEFECTS,
   LOCI,
   SIZE_BASES,
+  SIZE_WORDS,
   type DefectKind,
   type Locus,
+  type SizeWord,
 } from '../vocabulary';
 
 /** Something wrong, at a point or over a stretch. */
@@ -32,12 +35,18 @@ export type DefectEntry = EntryBase & {
   readonly offsetIn?: number;
   readonly gapIn?: number;
   readonly lipIn?: number;
+  /** The size by a word, where no number was said. */
+  readonly sizeWord?: SizeWord;
   readonly sizeBasis?: (typeof SIZE_BASES)[number];
-  /** The form in the words of the severity table ("hairline", "invert-missing"). */
+  /** The form as it was said ("hairline", "invert-missing"); `readForm` reads it. */
   readonly form?: string;
+  /** What something that nobody could name may be. */
+  readonly candidates?: readonly DefectKind[];
   readonly direction?: (typeof CRACK_DIRECTIONS)[number];
   readonly holdsDebris?: boolean;
   readonly soilVisible?: boolean;
+  /** Whether it moves with the water, as hair and wipes do and roots do not. */
+  readonly movesWithWater?: boolean;
   /** Caused by this inspection; never charged to the house. */
   readonly ourDoing?: boolean;
 };
@@ -54,16 +63,19 @@ export const defectKeys = {
   clockFrom: clock(),
   clockTo: clock(),
   depthIn: length(),
-  fillRatio: ratio(),
-  extentRatio: ratio(),
+  fillRatio: saidRatio(),
+  extentRatio: saidRatio(),
   offsetIn: length(),
   gapIn: length(),
   lipIn: length(),
+  sizeWord: oneOf(SIZE_WORDS),
   sizeBasis: oneOf(SIZE_BASES),
   form: line(80),
+  candidates: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
   direction: oneOf(CRACK_DIRECTIONS),
   holdsDebris: flag(),
   soilVisible: flag(),
+  movesWithWater: flag(),
   ourDoing: flag(),
 };
 

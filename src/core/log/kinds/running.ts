@@ -20,7 +20,12 @@ export type EndEntry = EntryBase & {
 };
 
 /** The head is back at the datum; the reading is what the counter then shows. */
-export type HomeEntry = EntryBase & { readonly kind: 'home'; readonly readingFt: number | null };
+export type HomeEntry = EntryBase & {
+  readonly kind: 'home';
+  readonly readingFt: number | null;
+  /** Whether somebody looked twice at a reading that is far from the zero, and it stands. */
+  readonly accepted?: boolean;
+};
 
 export const setupKeys = { head: line(), aid: oneOf(AIDS), headLevels: flag() };
 export const endKeys = {
@@ -28,4 +33,4 @@ export const endKeys = {
   confirmedBy: oneOf(CONFIRMATIONS).required(),
   remainderFt: length(),
 };
-export const homeKeys = {};
+export const homeKeys = { accepted: flag() };

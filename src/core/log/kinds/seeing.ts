@@ -1,6 +1,9 @@
-import { flag, length, line, oneOf, words } from '../../base/joi';
+import Joi from 'joi';
+import { flag, length, line, oneOf, prose, words } from '../../base/joi';
 import type { EntryBase } from '../entry-base';
 import {
+  DEFECTS,
+  type DefectKind,
   FLOW_RESULTS,
   UNSEEN_CAUSES,
   WATER_STATES,
@@ -8,7 +11,7 @@ import {
   type WaterState,
 } from '../vocabulary';
 
-/** The water was turned on, is draining, or has drained. */
+/** The water was turned on, is draining, has drained, or nobody runs any. */
 export type WaterEntry = EntryBase & {
   readonly kind: 'water';
   readonly state: WaterState;
@@ -23,6 +26,24 @@ export type UnseenEntry = EntryBase & {
   readonly open?: boolean;
 };
 
+/** Looked at and found free of trouble, at a place or over a stretch. */
+export type ClearEntry = EntryBase & {
+  readonly kind: 'clear';
+  readonly toReadingFt?: number;
+  readonly open?: boolean;
+  /** What was looked for; absent: every kind. */
+  readonly kinds?: readonly DefectKind[];
+};
+
+/** The inspector's own recommendation, at a place or over a stretch. */
+export type AdviceEntry = EntryBase & {
+  readonly kind: 'advice';
+  readonly toReadingFt?: number;
+  /** A repair method's id, or `other`. */
+  readonly does: string;
+  readonly text: string;
+};
+
 /** A fixture was run and its water watched for; leaves the water running. */
 export type FlowTestEntry = EntryBase & {
   readonly kind: 'flow-test';
@@ -35,6 +56,16 @@ export const unseenKeys = {
   cause: oneOf(UNSEEN_CAUSES).required(),
   toReadingFt: length(),
   open: flag(),
+};
+export const clearKeys = {
+  toReadingFt: length(),
+  open: flag(),
+  kinds: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
+};
+export const adviceKeys = {
+  toReadingFt: length(),
+  does: words(80).required(),
+  text: prose().required(),
 };
 export const flowTestKeys = {
   fixture: words().required(),

@@ -8,9 +8,11 @@ export type Swing = { readonly from: string; readonly distanceFt: number };
 /** The camera head found from the surface. */
 export type LocateEntry = EntryBase & {
   readonly kind: 'locate';
-  /** Depth to the head, inches; with `depthToIn` a range. Absent only when `blockedBy` says why. */
+  /** Depth to the head, inches; with `depthToIn` a range. Absent: only the place was confirmed, or `blockedBy` says why. */
   readonly depthIn?: number;
   readonly depthToIn?: number;
+  /** The entry whose place this confirms. */
+  readonly confirms?: string;
   readonly mark?: string;
   readonly reference?: string;
   readonly swings?: readonly Swing[];
@@ -37,8 +39,9 @@ export type SurfaceEntry = EntryBase & {
 };
 
 export const locateKeys = {
-  depthIn: length().when('blockedBy', { not: Joi.exist(), then: Joi.required() }),
+  depthIn: length(),
   depthToIn: length(),
+  confirms: id(),
   mark: line(),
   reference: line(1000),
   swings: Joi.array()

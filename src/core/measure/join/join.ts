@@ -1,5 +1,5 @@
 import { TOLERANCES } from '../../base/tolerances';
-import type { Inspection, Span, Tie } from '../../job/inspection';
+import type { Span, Tie } from '../../job/inspection';
 import type { RunAxis, RunOrigin } from '../placement';
 import { type Fit, fitNetwork, originOf, placeTie } from './fit';
 import { type Misfit, type Tested, testLinks } from './misfits';
@@ -47,11 +47,10 @@ export type LineJoin = {
 export function joinRuns(
   axes: readonly RunAxis[],
   reference: Reference,
-  ties: Inspection['ties'],
-  spans: readonly Span[],
+  links: readonly Link[],
 ): LineJoin {
   const runs = new Map(axes.map((axis) => [axis.run.id, axis]));
-  const network: Network = { runs, reference, links: linksOf(runs, ties, spans) };
+  const network: Network = { runs, reference, links };
   const fit = fitNetwork(network);
   const tested = testLinks(fit);
   const placed = network.links.flatMap((link) =>
@@ -80,11 +79,13 @@ export function joinRuns(
 
 const entryKey = (runId: string, entryId: string) => `${runId}\u0000${entryId}`;
 
-function linksOf(
-  runs: ReadonlyMap<string, RunAxis>,
+/** What links the runs of one line: the ties that two of them stand in, and tapes between their accesses. */
+export function linksOf(
+  axes: readonly RunAxis[],
   ties: readonly Tie[],
   spans: readonly Span[],
 ): Link[] {
+  const runs = new Map(axes.map((axis) => [axis.run.id, axis]));
   const names = new Map([...runs.values()].map(({ run, from }) => [run.accessPointId, from]));
   return [
     ...ties.flatMap((tie): TieLink[] => {

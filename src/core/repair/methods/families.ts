@@ -1,6 +1,7 @@
 import type { Interval } from '../../base/interval';
 import type { Finding, FindingKind } from '../../judge/finding';
 import { showsSoil } from '../../judge/severity/bounds';
+import { WALL_GONE } from '../../log/forms';
 import { IRON } from '../../judge/severity/roots';
 import type { Cell } from '../bed';
 import type { Site } from '../site';
@@ -73,7 +74,7 @@ export function verdictOfLiner(finding: Finding): Verdict | null {
   if (!IN_THE_PIPE.includes(kind)) return null;
   if (isThinIron(finding))
     return cannot('iron must be descaled before lining, and that finishes pipe worn so thin');
-  if (showsSoil(facts) || /missing|gone|void/.test(facts.form ?? ''))
+  if (showsSoil(facts) || WALL_GONE.includes(facts.form))
     return cannot('there is no pipe left there to hold a liner: replace the section');
   return cures(
     kind === 'roots' ? 'it closes the way in for the roots' : 'it gives the pipe a new inside',

@@ -10,6 +10,8 @@ import { METHODS, methodById } from './index';
 import { METHOD_IDS, type MethodId } from './method-id';
 
 const zone = (name: string): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt: 0 });
+/** The outer wall: where the building ends, and with it what is called inside. */
+const wall: Said = { kind: 'feature', feature: 'wall', readingFt: 58 };
 const site = (said: readonly Said[]): Site => siteOf(derivedFrom([zone('yard'), ...said]));
 const found = (there: Site, kind: Finding['kind']) =>
   there.derived.findings.find((one) => one.kind === kind)!;
@@ -126,7 +128,7 @@ describe('what stands in the way of a method', () => {
   });
 
   it.each([['under-house', 'slab-break'], ['crawlspace', 'replace-exposed'], ['basement', 'replace-exposed'], ['street', 'dig']] as const)('under %s new pipe is laid by %s', (name, method) => {
-    const there = siteOf(derivedFrom([zone(name)], { job: { scope: 'lateral-and-building-drain' } }));
+    const there = siteOf(derivedFrom([zone(name), wall], { job: { scope: 'lateral-and-building-drain' } }));
     const able = METHODS.filter(({ role, id }) => role === 'replace' && !['reroute', 'burst', 'ejector'].includes(id)).filter(
       (one) => whyNotOver(there, one, bedOf(there, 'main-line'), { fromFt: 20, toFt: 24 }) === null,
     );

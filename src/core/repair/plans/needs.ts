@@ -7,7 +7,9 @@ import { bedOf, type Site } from '../site';
 
 /** Findings that works can be chosen for: those with a station, and not another's line in the sewer. */
 function workable({ owned }: Site): Finding[] {
-  return owned.filter(({ placed, kind }) => placed && kind !== 'utility-crossing');
+  return owned.filter(
+    ({ placed, isPlaceUnsaid, kind }) => placed && !isPlaceUnsaid && kind !== 'utility-crossing',
+  );
 }
 
 /** What upkeep alone can hold. */

@@ -13,7 +13,8 @@ const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): 
 
 const { site, plans } = repairOf(derive(demoInspection('alder-bend')));
 const fixing = plans[1]!;
-const [dig, , descale] = fixing.works;
+const workOf = (method: QuoteLine['method']) => fixing.works.find((one) => one.method === method);
+const [dig, descale] = [workOf('dig'), workOf('descale')];
 const good = [line('dig', dig!.fromFt, dig!.toFt), line('descale', descale!.fromFt, descale!.toFt)];
 const of = (given: QuoteDecision) => checkQuote(site, fixing, given);
 const abouts = (given: QuoteDecision) => of(given).remarks.map(({ about }) => about);

@@ -1,8 +1,6 @@
+import { troubleOf } from '../../../job/access-point';
 import { advice } from '../conclusion';
 import type { Rule } from '../rule';
-
-const STUCK =
-  /forc|stuck|seiz|frozen|rusted (?:in|shut)|(?:would|will|does) not (?:come|turn|open|move)/i;
 
 export const capStuck: Rule = {
   number: 1,
@@ -12,7 +10,7 @@ export const capStuck: Rule = {
   because: 'forcing a stuck cap may break the line that it closes',
   conclude: ({ inspection }) =>
     inspection.accessPoints
-      .filter(({ usable, obstacle }) => !usable && obstacle !== null && STUCK.test(obstacle))
+      .filter((access) => troubleOf(access) === 'stuck-cap')
       .map(({ id, label = id, place }) =>
         advice(
           null,

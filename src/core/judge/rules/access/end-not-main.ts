@@ -16,6 +16,9 @@ const WOULD_SHOW: Partial<Record<EndReason, string>> = {
   other: 'Have the rest looked at from another opening.',
 }; // prettier-ignore
 
+/** Ends of another line, or of none: nothing of this one remains beyond them. */
+const NOT_THE_END: readonly EndReason[] = ['vent', 'join'];
+
 export const endNotMain: Rule = {
   number: 4,
   id: 'end-not-main',
@@ -31,6 +34,7 @@ export const endNotMain: Rule = {
       return [advice(null, `The end of the line is not confirmed. Have it located, or seen, before it is called the ${end.kind}.`)];
     }
     const show = advice(null, WOULD_SHOW[end.kind]!);
+    if (NOT_THE_END.includes(end.kind)) return [show];
     const left: Conclusion =
       end.remainderFt === null
         ? question(null, 'reel', 'How much of the line remains beyond the end was not logged.', 'Log the end again with what roughly remains, in feet.', { entryIds })

@@ -1,15 +1,16 @@
+import { troubleOf } from '../../../job/access-point';
 import { advice, type Conclusion } from '../conclusion';
 import type { Rule } from '../rule';
 import { readSurface, type Scene, usableCleanouts } from '../scene';
 
-const BURIED = /buried|under (?:the )?(?:soil|deck|paving|patio|slab)|covered|lid under|soil on/i;
+const BURIED: readonly string[] = ['buried-cleanout', 'buried-riser', 'buried-trap'];
 
 function listBuried(scene: Scene): Conclusion[] {
   const buried = scene.inspection.accessPoints
-    .filter(({ obstacle }) => obstacle !== null && BURIED.test(obstacle))
+    .filter((access) => troubleOf(access) === 'buried')
     .map(({ id, label = id, place }) => `access ${label} (${place})`);
   const seen = readSurface(scene)
-    .filter(({ what }) => /^buried-(?:cleanout|riser|trap)$/.test(what))
+    .filter(({ what }) => BURIED.includes(what))
     .map(({ what, where }) => `the ${what.replace('-', ' ')}${where === '' ? '' : ` (${where})`}`);
   return [...buried, ...seen].map((what) =>
     advice(null, `Have ${what} raised to grade, so that it can be found and opened.`),

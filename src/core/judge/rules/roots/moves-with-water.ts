@@ -1,8 +1,6 @@
 import { type Conclusion, proviso, question } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, wordsOf } from '../scene';
-
-const MOVES = /\b(?:moves?|moving|sways?|swaying|waves?|waving|hair|wipes?|string)\b/;
+import { findingsOf } from '../scene';
 
 export const movesWithWater: Rule = {
   number: 27,
@@ -12,7 +10,7 @@ export const movesWithWater: Rule = {
   because: 'what grows in the wall stays put, and what hangs on an edge swings',
   conclude: (scene) =>
     findingsOf(scene, 'roots').flatMap((roots): Conclusion[] => {
-      if (MOVES.test(wordsOf(roots))) {
+      if (roots.facts.movesWithWater) {
         return [
           proviso(roots, 'it moves with the water, so it may be hair or a wipe', 'look twice: run water past it and see whether it stays'),
         ];

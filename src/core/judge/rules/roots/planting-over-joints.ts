@@ -7,6 +7,7 @@ import { findNear, readSurface, type Scene } from '../scene';
 
 /** Pipe laid in short lengths, with a joint every few feet. */
 const JOINTED: readonly Material[] = ['vitrified-clay', 'concrete', 'asbestos-cement', 'cast-iron', 'bituminous-fiber']; // prettier-ignore
+const PLANTS: readonly string[] = ['tree', 'hedge', 'shrub', 'bush', 'planting'];
 /** Roots this far along the line from a tree are that tree's, feet. */
 const REACH_FT = 10;
 
@@ -18,19 +19,21 @@ export const plantingOverJoints: Rule = {
   number: 29,
   id: 'planting-over-joints',
   when: 'a tree or a hedge stands over a line with joints',
-  then: 'a future risk even where the line is clean today; no action for roots in the ground alone',
+  then: 'with roots under it, it is named as their source; else a future risk even where the line is clean today, and no action for roots in the ground alone',
   because: 'roots find joints in time, and none has found these yet',
   conclude: (scene) =>
     readSurface(scene).flatMap(({ what, entry }) => {
-      if (!/tree|hedge|shrub|bush/.test(what) || !entry) return [];
+      if (!PLANTS.includes(what) || !entry) return [];
       const lateral = lineUnder(scene, entry.axis);
       if (!lateral) return [];
       const { from, to } = entry.axis.placeOfEntry(entry.entry);
       const atFt = (from.stationFt + to.stationFt) / 2;
+      const spot = { lineId: lateral.lineId, span: { fromFt: atFt, toFt: atFt } };
+      const over = findNear(scene, spot, REACH_FT, ['roots']);
+      if (over.length > 0)
+        return over.map((roots) => reason(roots, `the ${what.replace(/-/g, ' ')} over the line at ${sayFt(atFt)} ft is the likely source`));
       const segment = segmentAt(lateral.segments, atFt);
       if (!segment || segment.lined || !JOINTED.includes(segment.material)) return [];
-      const spot = { lineId: lateral.lineId, span: { fromFt: atFt, toFt: atFt } };
-      if (findNear(scene, spot, REACH_FT, ['roots']).length > 0) return [];
       return [
         reason(null, `The ${what.replace(/-/g, ' ')} over the line at ${sayFt(atFt)} ft is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
       ];

@@ -1,6 +1,6 @@
 import { reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, wordsOf } from '../scene';
+import { findingsOf } from '../scene';
 
 export const rootsHoldDebris: Rule = {
   number: 24,
@@ -10,7 +10,7 @@ export const rootsHoldDebris: Rule = {
   because: 'what catches solids stops the line, and runners catch most',
   conclude: (scene) =>
     findingsOf(scene, 'roots').flatMap((roots) => {
-      const isRunner = /\brunners?\b/.test(wordsOf(roots));
+      const isRunner = roots.facts.form === 'runner';
       if (!roots.facts.holdsDebris && !isRunner) return [];
       return [
         reason(

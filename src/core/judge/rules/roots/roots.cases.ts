@@ -71,8 +71,8 @@ export const ROOTS_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   'moves-with-water': [
     {
-      fires: line([roots({ note: 'sways when the water passes' })]),
-      spares: line([roots({ note: 'fine hairs at the joint' })]),
+      fires: line([roots({ movesWithWater: true })]),
+      spares: line([roots({ note: 'does not move with the water' })]),
       says: /look twice/,
     },
     {
@@ -95,7 +95,8 @@ export const ROOTS_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   'planting-over-joints': [
     { fires: line([tree]), spares: lineIn('pvc', 6, [tree]), says: /No action, because no roots/ },
-    { fires: line([tree]), spares: line([tree, roots()]), says: /at (19\.\d|20) ft/ },
+    { fires: line([tree]), spares: line([tree, roots()]), says: /a risk for later/ },
+    { fires: line([tree, roots({ readingFt: 24 })]), spares: line([tree, roots({ readingFt: 31 })]), says: /the likely source/ }, // prettier-ignore
   ],
   'roots-leak-out': [
     {

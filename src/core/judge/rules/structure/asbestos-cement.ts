@@ -1,4 +1,3 @@
-import { advice } from '../conclusion';
 import type { Rule } from '../rule';
 import { madeOf, stretchesOf } from './stretches';
 
@@ -18,8 +17,5 @@ export const asbestosCement: Rule = {
         advice: [WARNING],
       }),
     ),
-    ...scene.findings
-      .filter(({ material, action }) => material === 'asbestos-cement' && (action === 'repair' || action === 'urgent'))
-      .map((finding) => advice(finding, `The pipe here is asbestos cement. ${WARNING}`)),
   ],
 }; // prettier-ignore

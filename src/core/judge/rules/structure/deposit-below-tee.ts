@@ -1,6 +1,11 @@
 import { advice, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, lineOf } from '../scene';
+import { findingsOf, lineOf, standingOf } from '../scene';
+
+/** Whether a fixture that was run is the one that a tee serves. */
+function isSameFixture(fixture: string, serves: string | null): boolean {
+  return serves !== null && fixture.trim().toLowerCase() === serves.trim().toLowerCase();
+}
 
 export const depositBelowTee: Rule = {
   number: 43,
@@ -19,6 +24,12 @@ export const depositBelowTee: Rule = {
             deposit.span.fromFt - stationFt <= scene.thresholds.closeTogetherFt + 1e-9,
         );
         if (!tee) return [];
+        const tested = standingOf(scene, 'flow-test').filter(({ entry }) => isSameFixture(entry.fixture, tee.serves) && entry.result !== 'not-seen');
+        if (tested.length > 0)
+          return [
+            reason(deposit, `it begins just below a ${tee.feature}, and running the ${tee.serves} showed that it comes in there`),
+            advice(deposit, 'It is the upkeep of that branch, and no fault of this line.'),
+          ];
         const serves = tee.serves ?? 'whatever that tee serves';
         return [
           reason(deposit, `it begins just below a ${tee.feature}${tee.serves ? ` from the ${tee.serves}` : ''}`),

@@ -18,6 +18,6 @@ export const fiberDeforms: Rule = {
           action: 'repair',
           text: 'bituminous fiber that has begun to give way will fail',
         },
-        advice(finding, 'Replace this pipe: it will fail. Let nobody put a cutter or high pressure in it.'),
+        advice(finding, 'Replace this pipe: it will fail.'),
       ]),
 }; // prettier-ignore

@@ -4,8 +4,6 @@ import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, findNear, type Scene } from '../scene';
 
-const NO_SCRAPING = 'Do not have it scraped or descaled by machine: that finishes thin pipe.';
-
 function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
   const { kind, severity } = finding;
   const isThin = severity === 'major' || severity === 'failed';
@@ -16,7 +14,7 @@ function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
       return [advice(finding, 'Broken iron is replaced.')];
     case 'wall-loss':
     case 'deformation':
-      if (isThin) return [advice(finding, `Replace this stretch. ${NO_SCRAPING}`)];
+      if (isThin) return [advice(finding, 'Replace this stretch.')];
       return [
         reason(finding, 'corroded but flowing: it is ageing'),
         ...(finding.facts.inStandingWater ? [reason(finding, 'water that stands on iron speeds its rusting')] : []),
@@ -26,7 +24,7 @@ function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
       if (severity === 'slight') return [];
       const thin = findNear(scene, finding, 0, ['wall-loss', 'deformation', 'break', 'hole']);
       return thin.length > 0
-        ? [advice(finding, `The pipe under this scale is worn. ${NO_SCRAPING}`)]
+        ? [reason(finding, 'the pipe under this scale is worn')]
         : [advice(finding, 'Heavily scaled but whole: a cleanout and a descaling hold it.')];
     }
     default:

@@ -14,7 +14,8 @@ const tee = (readingFt: number, serves?: string): Said => ({
 const invert = defect('break', { form: 'invert-missing' });
 const crack = (readingFt: number) => defect('crack', { form: 'open', readingFt });
 const crawl = { property: { foundation: 'crawlspace' as const } };
-const wet: Said = { kind: 'surface', what: 'wet-ground', readingFt: 5, note: 'in the crawlspace' };
+const wet: Said = { kind: 'surface', what: 'wet-crawlspace', readingFt: 5 };
+const wetGround: Said = { kind: 'surface', what: 'wet-ground', readingFt: 5 };
 const vent = { accessPoints: [accessOf('A', { kind: 'roof-vent', diameterIn: 3 })] };
 const levels = (fallIn: number): Said[] => [
   locate(5, { groundIn: 100 }),
@@ -69,7 +70,7 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: lineIn('cast-iron', 4, [defect('wall-loss', { form: 'pitted' })]),
       spares: line([defect('wall-loss', { form: 'pitted' })]),
-      says: /Replace this stretch\. Do not have it scraped/,
+      says: /Replace this stretch/,
     },
     {
       fires: lineIn('cast-iron', 4, [defect('wall-loss', { form: 'rough' })]),
@@ -94,7 +95,7 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: lineIn('bituminous-fiber', 4, [defect('deformation', { extentRatio: 0.03 })]),
       spares: line([defect('deformation', { extentRatio: 0.03 })]),
-      says: /"action":"repair".*no(body)? put a cutter|Let nobody put a cutter/,
+      says: /"action":"repair".*it will fail/,
     },
   ],
   'concrete-wear': [
@@ -195,7 +196,8 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       spares: line([wet, { kind: 'flow-test', fixture: 'tub', result: 'backs-up' }], crawl),
       says: /ground water, irrigation and gutters/,
     },
-    { fires: line([wet], crawl), spares: line([wet]), says: /Run each fixture/ },
+    { fires: line([wet], crawl), spares: line([wetGround]), says: /Run each fixture/ },
+    { fires: line([wetGround], crawl), spares: line([wetGround]), says: /nobody said whether the wet is in it/ },
   ],
   'material-suspected': [
     {

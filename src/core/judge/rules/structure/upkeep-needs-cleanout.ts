@@ -12,7 +12,9 @@ export const upkeepNeedsCleanout: Rule = {
   then: 'it needs a cleanout that a jet can use',
   because: 'no jet goes in through a roof vent or a closet bend',
   conclude: (scene) => {
-    const fits = usableCleanouts(scene).some(({ diameterIn }) => diameterIn >= JET_NEEDS_IN);
+    const fits = usableCleanouts(scene).some(
+      ({ diameterIn }) => diameterIn === null || diameterIn >= JET_NEEDS_IN,
+    );
     if (fits) return [];
     return findingsOf(scene, 'grease', 'scale')
       .filter(({ action }) => action === 'upkeep')

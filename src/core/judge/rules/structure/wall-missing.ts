@@ -1,10 +1,25 @@
 import { sayFt, sayIn } from '../../../base/numbers';
 import { TOLERANCES } from '../../../base/tolerances';
+import { WALL_GONE } from '../../../log/forms';
 import { nearestLocate } from '../../../lateral/near-locate';
 import { showsSoil } from '../../severity/bounds';
 import { advice, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, lineOf, standingOf } from '../scene';
+import type { EntryOf } from '../../../log/entry';
+import type { Finding } from '../../finding';
+import { findingsOf, lineOf, runsOf, type Scene, standingOf } from '../scene';
+
+/** How a place was marked and what it was measured from, to follow it. */
+function sayMarks(locate: EntryOf<'locate'> | undefined): string {
+  const said = [locate?.mark ? `marked ${locate.mark}` : null, locate?.reference || null].filter(
+    (one) => one !== null,
+  );
+  return said.length > 0 ? `, ${said.join(', ')}` : '';
+}
+
+/** The line that runs name, where they name one. */
+const lineIdOf = (scene: Scene, { runIds }: Finding) =>
+  runsOf(scene).find(({ run }) => runIds.includes(run.id))?.run.lineId;
 
 export const wallMissing: Rule = {
   number: 31,
@@ -14,24 +29,25 @@ export const wallMissing: Rule = {
   because: 'the pipe no longer carries the flow nor holds the ground out',
   conclude: (scene) =>
     findingsOf(scene, 'break', 'hole', 'crack', 'wall-loss', 'coupling-failed', 'offset', 'gap')
-      .filter(({ severity, facts }) => severity === 'failed' && (showsSoil(facts) || /invert|gone|missing/.test(facts.form ?? '')))
+      .filter(({ severity, facts }) => severity === 'failed' && (showsSoil(facts) || WALL_GONE.includes(facts.form)))
       .flatMap((open): Conclusion[] => {
         const middleFt = (open.span.fromFt + open.span.toFt) / 2;
         const locate = open.placed ? nearestLocate(lineOf(scene, open.lineId).grade.located, middleFt) : null;
         const isLocated = locate !== null && Math.abs(locate.offFt) <= TOLERANCES.locateReachFt;
-        const mark = standingOf(scene, 'locate').find(
+        const marked = standingOf(scene, 'locate').find(
           ({ axis, entry }) =>
-            entry.mark !== undefined && axis.placed &&
+            axis.placed && axis.run.lineId === lineIdOf(scene, open) &&
             Math.abs(axis.placeOfEntry(entry).from.stationFt - middleFt) <= TOLERANCES.locateReachFt,
-        )?.entry.mark;
+        )?.entry;
+        const found = sayMarks(marked);
         const where = `at ${sayFt(middleFt)} ft`;
         return [
           reason(open, 'the section can no longer do its work'),
           advice(
             open,
             isLocated
-              ? `Replace the section ${where}: ${sayIn(locate.depthIn)} in down${mark ? `, marked ${mark}` : ''}.`
-              : `Replace the section ${where}. Its depth was not measured.`,
+              ? `Replace the section ${where}: ${sayIn(locate.depthIn)} in down${found}.`
+              : `Replace the section ${where}. Its depth was not measured${found}.`,
           ),
           ...(isLocated || !open.placed
             ? []

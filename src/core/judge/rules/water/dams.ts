@@ -1,6 +1,7 @@
 import type { Finding } from '../../finding';
 import { lipAtEnd } from '../../lips';
 import { segmentHeightRatio } from '../../../lateral/opening';
+import { type ClockArc, arcHours } from '../../../measure/clock';
 import type { Segment } from '../../../lateral/segments';
 import { findNear, lineOf, type Scene } from '../scene';
 import { IRON } from '../../severity/roots';
@@ -28,24 +29,32 @@ function hasPlasticToIron(scene: Scene, lineId: string, atFt: number): boolean {
   );
 }
 
+/** Whether a thing round the pipe lies at its bottom: some of it between 4 and 8 o’clock. */
+function isAtInvert(arc: ClockArc): boolean {
+  const isLow = (hour: number) => hour >= 4 && hour <= 8;
+  const spans = arcHours({ from: arc.from, to: 6 }) <= arcHours(arc);
+  return isLow(arc.from) || isLow(arc.to) || spans;
+}
+
 function damOf(scene: Scene, pool: Finding, thing: Finding): Dam | null {
   const { facts } = thing;
   const boreIn = facts.boreIn ?? pool.facts.boreIn;
   // What lies on the invert fills it from below.
   const lain =
     facts.extentRatio === null || boreIn === null ? null : segmentHeightRatio(facts.extentRatio) * boreIn;
-  const isLow = thing.clock === null || [thing.clock.from, thing.clock.to].some((hour) => hour >= 4 && hour <= 8);
+  // What hangs at the crown holds nothing back.
+  const isLow = thing.clock === null || isAtInvert(thing.clock);
   switch (thing.kind) {
     case 'roots':
-      return { what: 'roots', heightIn: lain, clearBy: 'cut the roots' };
+      return !isLow ? null : { what: 'roots', heightIn: lain, clearBy: 'cut the roots' };
     case 'debris':
-      return { what: 'debris', heightIn: lain, clearBy: 'flush the debris out' };
+      return !isLow ? null : { what: 'debris', heightIn: lain, clearBy: 'flush the debris out' };
     case 'scale':
-      return hasPlasticToIron(scene, pool.lineId, pool.span.toFt)
+      return isLow && hasPlasticToIron(scene, pool.lineId, pool.span.toFt)
         ? { what: 'scale', heightIn: lain, clearBy: 'take the scale off' }
         : null;
     case 'offset':
-      return /up/.test(facts.form ?? '') || (thing.clock !== null && isLow)
+      return facts.form === 'step-up' || (facts.form === null && thing.clock !== null && isLow)
         ? { what: 'offset', heightIn: facts.offsetIn, clearBy: 'ramp the step' }
         : null;
     case 'intruding-tap':

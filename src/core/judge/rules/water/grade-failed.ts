@@ -26,8 +26,9 @@ export function findWetRun(scene: Scene, lateral: Lateral): WetRun | null {
       lineId === lateral.lineId && placed && verified && !courtesy,
   );
   if (pools.length === 0) return null;
+  // Slight puddles, however many, are no failed grade.
   const apart = unite(
-    pools.map(({ span }) => span),
+    pools.filter(({ severity }) => severity !== 'slight').map(({ span }) => span),
     TOLERANCES.nearDuplicateFt,
   );
   const wetFt = totalFt(pools.map(({ span }) => span));
@@ -37,9 +38,9 @@ export function findWetRun(scene: Scene, lateral: Lateral): WetRun | null {
   if (apart.length < several && wetRatio <= mostAbove + 1e-9) return null;
   return {
     pools,
-    count: apart.length,
+    count: Math.max(apart.length, 1),
     wetFt,
     wetRatio,
-    span: { fromFt: apart[0]!.fromFt, toFt: apart.at(-1)!.toFt },
+    span: { fromFt: Math.min(...pools.map(({ span }) => span.fromFt)), toFt: Math.max(...pools.map(({ span }) => span.toFt)) }, // prettier-ignore
   };
 }

@@ -1,11 +1,12 @@
-import { gapBetweenFt } from '../../../base/interval';
+import { overlaps } from '../../../base/interval';
 import { sayFt } from '../../../base/numbers';
 import type { DefectKind } from '../../../log/vocabulary';
 import type { Finding } from '../../finding';
 import { depthInOf, fillRatioOf } from '../../severity/standing-water';
 import { cause, type Conclusion, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, type Scene } from '../scene';
+import { IRON } from '../../severity/roots';
+import { findingsOf, findNear, type Scene } from '../scene';
 
 const SETTLED_BY = 'clean the line, let it drain, and look again';
 /** What hides under water that nobody can see through. A belly is standing water. */
@@ -18,7 +19,7 @@ function murkOf(scene: Scene) {
   return scene.laterals.flatMap(({ lineId, coverage }) =>
     coverage.unseen
       .filter(({ cause: why }) => why === 'murky' || why === 'submerged')
-      .filter((stretch) => coverage.obscured.some((part) => gapBetweenFt(part, stretch) === 0))
+      .filter((stretch) => coverage.obscured.some((part) => overlaps(part, stretch)))
       .map((stretch) => ({ lineId, stretch })),
   );
 }
@@ -26,14 +27,14 @@ function murkOf(scene: Scene) {
 export const openCauses: Rule = {
   number: 15,
   id: 'open-causes',
-  when: 'water is not verified, or the head was submerged or in murk and no depth is known',
-  then: 'debris, roots and belly all stay possible: clean and look again; never pick one',
+  when: 'water is not verified, or the head was submerged or in murk and no depth is known; or water stands on worn iron',
+  then: 'debris, roots and belly all stay possible: clean and look again; never pick one. On worn iron, the wear and a belly compete',
   because: 'each of the three looks the same from above the water',
   conclude: (scene) => {
     const murk = murkOf(scene);
     const pools = findingsOf(scene, 'standing-water');
     const isMurky = (pool: Finding) =>
-      murk.some(({ lineId, stretch }) => lineId === pool.lineId && gapBetweenFt(stretch, pool.span) === 0);
+      murk.some(({ lineId, stretch }) => lineId === pool.lineId && overlaps(stretch, pool.span));
     const open = pools.filter(
       (pool) =>
         pool.provisos.some(({ rule }) => rule === 'water-unverified') ||
@@ -43,10 +44,20 @@ export const openCauses: Rule = {
     const bare = murk.filter(
       ({ lineId, stretch }) =>
         !pools.some(
-          (pool) => pool.lineId === lineId && !hasNoDepth(pool) && pool.verified && gapBetweenFt(pool.span, stretch) === 0,
+          (pool) => pool.lineId === lineId && !hasNoDepth(pool) && pool.verified && overlaps(pool.span, stretch),
         ),
     );
+    const inWornIron = pools.filter(
+      (pool) =>
+        pool.verified &&
+        IRON.includes(pool.material) &&
+        findNear(scene, pool, 0, ['wall-loss']).some(({ span }) => overlaps(span, pool.span)),
+    );
     return [
+      ...inWornIron.flatMap((pool) => [
+        cause(pool, 'wall-loss', 'look whether the bottom of the pipe is worn away under the water'),
+        cause(pool, 'belly', 'locate both ends of the water and compare the depths'),
+      ]),
       ...open.flatMap((pool) => [
         cause(pool, 'debris', SETTLED_BY),
         cause(pool, 'roots', SETTLED_BY),

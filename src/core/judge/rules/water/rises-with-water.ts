@@ -1,6 +1,51 @@
-import { type Conclusion, reason, suspicion } from '../conclusion';
+import { advice, type Conclusion, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
-import { runsOf, standingOf } from '../scene';
+import { findingsOf, nameOf, type Scene, type Standing, standingOf } from '../scene';
+
+/** What can hold water back. */
+const NARROWS = [
+  'collapse',
+  'roots',
+  'debris',
+  'grease',
+  'scale',
+  'mineral',
+  'foreign-object',
+  'offset',
+  'deformation',
+  'intruding-tap',
+] as const;
+
+/** Of several things in the way the one farthest downstream is cleared first: what is loosened above it would lodge there. */
+function firstToClear(scene: Scene): Conclusion[] {
+  const backs = standingOf(scene, 'flow-test').filter(({ entry }) => entry.result === 'backs-up');
+  if (backs.length === 0) return [];
+  const inTheWay = findingsOf(scene, ...NARROWS).filter(
+    ({ placed, severity }) => placed && severity !== 'slight',
+  );
+  const last = inTheWay.toSorted((a, b) => b.span.toFt - a.span.toFt)[0];
+  if (!last || inTheWay.length < 2) return [];
+  return [
+    advice(
+      null,
+      `Clear ${nameOf(last)} first: of what is in the way it lies farthest downstream, where what is loosened above would lodge.`,
+    ),
+  ];
+}
+
+/** What this inspection moved is nobody's fault, and somebody must say where it went. */
+function ourDebris(scene: Scene): Conclusion[] {
+  return scene.findings
+    .filter(({ ourDoing, kind }) => ourDoing && kind === 'debris')
+    .map((debris) =>
+      question(
+        debris,
+        'reel',
+        'Where the debris went that this inspection moved was not logged.',
+        'Look whether it left the line, and log what still lies there.',
+      ),
+    );
+}
 
 export const risesWithWater: Rule = {
   number: 18,
@@ -9,16 +54,16 @@ export const risesWithWater: Rule = {
   then: 'there is a blockage ahead, unless our own head pushed the plug there: then say so',
   because: 'water that cannot pass climbs back to where it came in',
   conclude: (scene) => {
-    const ours = runsOf(scene).some(({ log }) =>
-      log.standing.some((entry) => entry.kind === 'defect' && entry.ourDoing === true),
-    );
-    return standingOf(scene, 'flow-test')
+    const isAfterOurs = ({ axis, entry }: Standing<'flow-test'>) =>
+      axis.log.standing.some((one) => one.kind === 'defect' && one.ourDoing === true && Date.parse(one.at) <= Date.parse(entry.at));
+    return [...firstToClear(scene), ...ourDebris(scene), ...standingOf(scene, 'flow-test')
       .filter(({ entry }) => entry.result === 'backs-up' || entry.result === 'slow')
-      .map(({ axis, entry }): Conclusion => {
+      .map((test): Conclusion => {
+        const { axis, entry } = test;
         const saw = entry.result === 'slow' ? 'drained slowly' : 'backed up';
-        return ours
-          ? reason(null, `Water from the ${entry.fixture} ${saw} in run ${axis.run.id}. Our own head moved debris in this line, which may be why.`)
-          : suspicion(null, 'debris', `Water from the ${entry.fixture} ${saw} in run ${axis.run.id}: something blocks the way ahead.`, 'clear the line, then run the fixture again');
-      });
+        return isAfterOurs(test)
+          ? reason(null, `Water from the ${entry.fixture} ${saw} in run ${axis.name}. Our own head had moved debris in this line, which may be why: it says nothing of the house.`)
+          : suspicion(null, 'debris', `Water from the ${entry.fixture} ${saw} in run ${axis.name}: something blocks the way ahead.`, 'clear the line, then run the fixture again');
+      })];
   },
 }; // prettier-ignore

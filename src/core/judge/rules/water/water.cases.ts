@@ -103,6 +103,11 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /cut the roots/,
     },
     {
+      fires: line([pool(), defect('roots', { extentRatio: 0.3, clockFrom: 4, clockTo: 8, readingFt: 37 })]),
+      spares: line([pool(), defect('roots', { extentRatio: 0.3, clockFrom: 10, clockTo: 2, readingFt: 37 })]),
+      says: /cut the roots/,
+    },
+    {
       fires: line([pool(), defect('offset', { offsetIn: 2, form: 'step up', readingFt: 36.5 })]),
       spares: line([pool(), defect('offset', { offsetIn: 2, readingFt: 36.5 })]),
       says: /step up of 2 in .*holds it/,
@@ -146,6 +151,11 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'run-grade-failed': [
     {
       fires: line([at(5), at(20), at(40)]),
+      spares: line([at(5, { fillRatio: 0.05 }), at(20, { fillRatio: 0.05 }), at(40, { fillRatio: 0.05 })]),
+      says: /grade of the run has failed/,
+    },
+    {
+      fires: line([at(5), at(20), at(40)]),
       spares: line([at(5), at(20)]),
       says: /3 pools over 12 ft/,
     },
@@ -177,6 +187,11 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /"cause":"belly"/,
     },
     {
+      fires: lineIn('cast-iron', 4, [pool(), defect('wall-loss', { form: 'pitted', readingFt: 32 })]),
+      spares: lineIn('cast-iron', 4, [pool(), defect('wall-loss', { form: 'pitted', readingFt: 42 })]),
+      says: /"cause":"wall-loss".*"cause":"belly"/,
+    },
+    {
       fires: line([murk({ cause: 'submerged' })]),
       spares: line([murk({ cause: 'too-fast' })]),
       says: /"defect":"standing-water"/,
@@ -204,9 +219,9 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'rises-with-water': [
     { fires: line([flow('backs-up')]), spares: line([flow('clears')]), says: /"defect":"debris"/ },
     {
-      fires: line([defect('debris', { ourDoing: true, at: minute(1) }), flow('slow')]),
+      fires: line([defect('debris', { ourDoing: true, at: minute(1) }), { ...flow('slow'), at: minute(5) }]),
       spares: line([flow('not-seen')]),
-      says: /Our own head moved debris/,
+      says: /Our own head had moved debris/,
     },
   ],
   'clears-briskly': [

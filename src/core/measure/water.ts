@@ -1,4 +1,5 @@
 import { lastAtOrBelow, memoOf } from '../base/memo';
+import type { Run } from '../job/run';
 import type { Entry, EntryOf } from '../log/entry';
 import type { FoldedLog } from '../log/fold';
 import type { WaterState } from '../log/vocabulary';
@@ -6,7 +7,7 @@ import type { WaterState } from '../log/vocabulary';
 /** Whether standing water was really standing when it was seen. */
 export type WaterCheck = {
   readonly verified: boolean;
-  /** State of the water when it was seen; `null` when none was ever run. */
+  /** State of the water when it was seen; `null` when nobody said. */
   readonly state: WaterState | null;
   /** Minutes between the water being turned off and the look; `null` when not known. */
   readonly drainedMin: number | null;
@@ -47,22 +48,28 @@ export function observedAtMs(entry: Entry, log: FoldedLog): number {
   return Date.parse(seen.at);
 }
 
+const NOT_KNOWN: WaterCheck = { verified: false, state: null, drainedMin: null };
+
 /**
- * Checks standing water against the state of the water when it was seen.
- *
- * Verified when the latest `water` or `flow-test` entry of that run before it is `drained`, or when
- * no water was ever run in that run.
+ * What the water did when something was seen: by the latest `water` or `flow-test` entry before it, else
+ * by what ran at the start. Only `drained` and `none` are standing water seen as it stands; where nobody
+ * said anything, nothing is known.
  */
-export function checkWater(entry: EntryOf<'defect'>, log: FoldedLog): WaterCheck {
+export function checkWater(
+  entry: EntryOf<'defect'> | EntryOf<'clear'>,
+  log: FoldedLog,
+  { waterAtStart }: Pick<Run, 'waterAtStart'>,
+): WaterCheck {
   const { states } = readHistory(log);
-  if (states.length === 0) return { verified: true, state: null, drainedMin: null };
   const atMs = observedAtMs(entry, log);
   const latestIndex = lastAtOrBelow(states, atMs, (state) => state.atMs);
   const latest = states[latestIndex];
-  if (!latest) return { verified: false, state: 'running', drainedMin: null };
-  if (latest.state !== 'drained') {
-    return { verified: false, state: latest.state, drainedMin: null };
+  if (!latest) {
+    if (waterAtStart === 'none') return { verified: true, state: 'none', drainedMin: null };
+    return waterAtStart === 'running' ? { ...NOT_KNOWN, state: 'running' } : NOT_KNOWN;
   }
+  if (latest.state === 'none') return { verified: true, state: 'none', drainedMin: null };
+  if (latest.state !== 'drained') return { ...NOT_KNOWN, state: latest.state };
   const offMs = turnedOffMs(states, latestIndex);
   return {
     verified: true,

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EntryOf } from '../log/entry';
+import type { Run } from '../job/run';
 import { foldLog } from '../log/fold';
 import { entries, minute, type Said } from '../testing/build';
-import { checkWater, observedAtMs } from './verification';
+import { checkWater, observedAtMs } from './water';
 
 const pool = (at: number, more: Partial<Said> = {}): Said => ({
   kind: 'defect',
@@ -14,11 +15,13 @@ const pool = (at: number, more: Partial<Said> = {}): Said => ({
 });
 const water = (state: string, at: number): Said => ({ kind: 'water', state, at: minute(at) });
 
-/** Checks the last entry of a log. */
-function check(...said: Said[]) {
+/** Checks the last entry of a log that began with this water. */
+function checkFrom(waterAtStart: Run['waterAtStart'], ...said: Said[]) {
   const log = entries(...said);
-  return checkWater(log.at(-1) as EntryOf<'defect'>, foldLog(log));
+  const run = waterAtStart === undefined ? {} : { waterAtStart };
+  return checkWater(log.at(-1) as EntryOf<'defect'>, foldLog(log), run);
 }
+const check = (...said: Said[]) => checkFrom(undefined, ...said);
 
 describe('how long the water had been off', () => {
   it.each<[string, Said[], number | null]>([
@@ -58,8 +61,22 @@ describe('how long the water had been off', () => {
     expect(check(...said)).toEqual({ verified: true, state: 'drained', drainedMin });
   });
 
-  it('is not asked when no water was run', () => {
-    expect(check(pool(10))).toEqual({ verified: true, state: null, drainedMin: null });
+  it.each<[Run['waterAtStart'], ReturnType<typeof check>]>([
+    [undefined, { verified: false, state: null, drainedMin: null }],
+    ['unknown', { verified: false, state: null, drainedMin: null }],
+    ['running', { verified: false, state: 'running', drainedMin: null }],
+    ['none', { verified: true, state: 'none', drainedMin: null }],
+  ])('is not known where nobody said a state; at the start: %s', (atStart, expected) => {
+    expect(checkFrom(atStart, pool(10))).toEqual(expected);
+    // What is said later says nothing of what was seen before.
+    const later = entries(pool(10), water('running', 20));
+    const run = atStart === undefined ? {} : { waterAtStart: atStart };
+    expect(checkWater(later[0] as EntryOf<'defect'>, foldLog(later), run)).toEqual(expected);
+  });
+
+  it('takes a line that nobody runs water in as it stands', () => {
+    const none = { verified: true, state: 'none', drainedMin: null };
+    expect(checkFrom('running', water('none', 5), pool(10))).toEqual(none);
   });
 
   it('counts a state said at the same moment', () => {
@@ -112,19 +129,23 @@ describe('when a thing was seen', () => {
 
 it('agrees with the plain reading of the rule on any order of states', () => {
   const states = fc.array(
-    fc.tuple(fc.constantFrom('running', 'draining', 'drained'), fc.integer({ min: 0, max: 40 })),
+    fc.tuple(
+      fc.constantFrom('running', 'draining', 'drained', 'none'),
+      fc.integer({ min: 0, max: 40 }),
+    ),
     { maxLength: 8 },
   );
+  const starts = fc.constantFrom<Run['waterAtStart']>(undefined, 'unknown', 'running', 'none');
   fc.assert(
-    fc.property(states, fc.integer({ min: 0, max: 40 }), (said, at) => {
+    fc.property(states, starts, fc.integer({ min: 0, max: 40 }), (said, atStart, at) => {
       const inTime = said
         .map(([state, when], index) => ({ state, when, index }))
         .sort((a, b) => a.when - b.when || a.index - b.index);
       const latest = inTime.findLast(({ when }) => when <= at);
-      const expected = inTime.length === 0 || latest?.state === 'drained';
-      expect(check(...said.map(([state, when]) => water(state, when)), pool(at)).verified).toBe(
-        expected,
-      );
+      const state = latest?.state ?? atStart;
+      const seen = said.map(([said, when]) => water(said, when));
+      const { verified } = checkFrom(atStart, ...seen, pool(at));
+      expect(verified).toBe(state === 'drained' || state === 'none');
     }),
   );
 });

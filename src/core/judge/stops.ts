@@ -1,0 +1,102 @@
+import { type Interval, overlaps } from '../base/interval';
+import type { Lateral } from '../lateral/lateral';
+import type { Segment } from '../lateral/segments';
+import type { Material } from '../log/vocabulary';
+import type { Finding } from './finding';
+import { IRON } from './severity/roots';
+
+export const STOPS = ['utility', 'asbestos', 'fiber', 'thin-iron'] as const;
+export type StopId = (typeof STOPS)[number];
+
+/**
+ * What must not be done to a stretch, whatever else is advised there: a danger to people, or the end of the
+ * pipe. Data with a role of its own, applied after every rule and every word of the inspector, so that
+ * nothing can lose it but taking back what was logged.
+ */
+export type Stop = {
+  readonly role: 'stop';
+  readonly id: StopId;
+  readonly rule: string;
+  readonly text: string;
+  readonly lineId: string;
+  /** Where it holds; `null`: all along the line. */
+  readonly span: Interval | null;
+  readonly entryIds: readonly string[];
+};
+
+const TEXTS: Record<StopId, string> = {
+  utility:
+    'Nothing may cut, jet or scrape this line until the utility that runs through it is dealt with.',
+  asbestos:
+    'The pipe here is asbestos cement. It must never be cut, ground or burst without licensed abatement.',
+  fiber: 'The pipe here is bituminous fiber. Let nobody put a cutter or high pressure in it.',
+  'thin-iron':
+    'Do not have it scraped or descaled by machine: that finishes thin pipe.',
+}; // prettier-ignore
+
+const stopOf = (
+  id: StopId,
+  lineId: string,
+  span: Interval | null,
+  entryIds: readonly string[],
+): Stop => ({ role: 'stop', id, rule: `${id}-stop`, text: TEXTS[id], lineId, span, entryIds });
+
+/** Stretches of a material, called or only thought of: doubt is no reason to cut asbestos. */
+function stretchesOf(lateral: Lateral, material: Material): Interval[] {
+  const isIt = (segment: Segment) =>
+    segment.material === material || segment.candidates.includes(material);
+  const own = lateral.unplaced.flatMap(({ run }) => lateral.ownSegments.get(run.id) ?? []);
+  return [...lateral.segments, ...own].filter(isIt);
+}
+
+/** Iron that is too thin to be scraped, by what was found in it. */
+function isThin({ kind, severity, material, computed, facts }: Finding): boolean {
+  if (!IRON.includes(material) || (kind !== 'wall-loss' && kind !== 'deformation')) return false;
+  const isWorn = facts.form === 'pitted' || facts.form === 'invert-gone';
+  return isWorn || [severity, computed.severity].some((one) => one === 'major' || one === 'failed');
+}
+
+/** Every stop of a job, from what was logged; what the inspector decided over a finding changes none. */
+export function listStops(laterals: readonly Lateral[], findings: readonly Finding[]): Stop[] {
+  const crossings = findings.filter(({ kind }) => kind === 'utility-crossing');
+  const thin = findings.filter(isThin);
+  return laterals.flatMap((lateral) => {
+    const { lineId } = lateral;
+    const here = (finding: Finding) => finding.lineId === lineId;
+    const [crossing] = crossings.filter(here);
+    const material = (id: StopId, name: Material) =>
+      stretchesOf(lateral, name).map((span) => stopOf(id, lineId, { fromFt: span.fromFt, toFt: span.toFt }, [])); // prettier-ignore
+    return [
+      ...(crossing ? [stopOf('utility', lineId, null, crossing.entryIds)] : []),
+      ...material('asbestos', 'asbestos-cement'),
+      ...material('fiber', 'bituminous-fiber'),
+      ...thin.filter(here).map(({ span, entryIds }) => stopOf('thin-iron', lineId, span, entryIds)),
+    ];
+  });
+}
+
+/** Whether a stop holds over a stretch of a line. */
+export function stopsOver(
+  stops: readonly Stop[],
+  { lineId, span }: { readonly lineId: string; readonly span: Interval },
+): Stop[] {
+  return stops.filter(
+    (stop) => stop.lineId === lineId && (stop.span === null || overlaps(stop.span, span)),
+  );
+}
+
+/** Each stop once by its words, first of what is advised for everything that it holds over. */
+export function applyStops(findings: readonly Finding[], stops: readonly Stop[]): Finding[] {
+  if (stops.length === 0) return [...findings];
+  return findings.map((finding) => {
+    if (finding.kind === 'utility-crossing' || finding.kind === 'material') return finding;
+    // A finding that asks for no work is told of no tool, except where the inspector's word made it so.
+    if (finding.action === 'none' && finding.ruling === null && finding.review === null)
+      return finding;
+    const holding = stopsOver(stops, finding);
+    const texts = new Set(holding.map(({ text }) => text));
+    const rest = finding.advice.filter(({ text }) => !texts.has(text));
+    const first = [...texts].map((text) => ({ rule: holding.find((stop) => stop.text === text)!.rule, text })); // prettier-ignore
+    return first.length === 0 ? finding : { ...finding, advice: [...first, ...rest] };
+  });
+}

@@ -1,0 +1,25 @@
+import { type Interval, interval } from '../base/interval';
+import { memoOf } from '../base/memo';
+import type { EntryOf } from '../log/entry';
+import type { RunAxis } from '../measure/placement';
+import type { Lateral } from './lateral';
+
+/** What the inspector recommends, on its line; without a footage it is about the whole. */
+export type PlacedAdvice = {
+  readonly axis: RunAxis;
+  readonly entry: EntryOf<'advice'>;
+  readonly span: Interval | null;
+};
+
+/** Every recommendation of the inspector on a line, in the order in which they were given. */
+export const readAdvice = memoOf((lateral: Lateral): readonly PlacedAdvice[] =>
+  [...lateral.axes, ...lateral.unplaced].flatMap((axis) =>
+    axis.log.standing.flatMap((entry): PlacedAdvice[] => {
+      if (entry.kind !== 'advice') return [];
+      if (entry.readingFt === null || !axis.placed) return [{ axis, entry, span: null }];
+      const { from } = axis.placeOfEntry(entry);
+      const to = entry.toReadingFt === undefined ? from : axis.placeOf(entry.pass, entry.toReadingFt); // prettier-ignore
+      return [{ axis, entry, span: interval(from.stationFt, to.stationFt) }];
+    }),
+  ),
+);

@@ -1,0 +1,17 @@
+import type { LineNames } from '../lateral/line-names';
+import type { Stop } from '../judge/stops';
+import type { Block } from './block';
+import { sayOnLine } from './place';
+
+/** What must not be done, where: the first thing for anyone who works on the line. */
+export function composeStops(stops: readonly Stop[], names: LineNames): Block[] {
+  const texts = [...new Set(stops.map(({ text }) => text))];
+  if (texts.length === 0) return [];
+  const items = texts.map((text) => {
+    const places = stops
+      .filter((stop) => stop.text === text)
+      .map(({ lineId, span }) => span === null ? `all along${names.isOne ? ' the line' : ` the ${names.nameOf(lineId)}`}` : sayOnLine({ lineId, ...span }, names)); // prettier-ignore
+    return `${text} (${[...new Set(places)].join('; ')})`;
+  });
+  return [{ kind: 'list', title: 'Before anyone works on this line', items }];
+}
