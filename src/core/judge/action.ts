@@ -119,6 +119,12 @@ function urgencyOf(context: ActionContext): Reason | null {
   return null;
 }
 
+/** Whether a size was said that grades only against the diameter, which nobody said. */
+function lacksBore({ boreIn, offsetIn, lipIn, depthIn, fillRatio }: DefectFacts): boolean {
+  if (boreIn !== null) return false;
+  return offsetIn !== null || lipIn !== null || (depthIn !== null && fillRatio === null);
+}
+
 /** What to do about a finding, by severity and judgement profile. */
 export function chooseAction(context: ActionContext): {
   readonly action: Action;
@@ -146,6 +152,10 @@ export function chooseAction(context: ActionContext): {
     return lookAgain('water-unverified', text);
   }
   if (urgent) return { action: 'urgent', because: [urgent] };
+  if (lacksBore(facts)) {
+    const text = 'its size was said, and how wide the pipe is was not: it cannot be judged yet';
+    return lookAgain('look-no-diameter', text);
+  }
   const { action, reason } = chooseByTable(context);
   return { action, because: [reason] };
 }

@@ -10,7 +10,8 @@ import type { Zone } from '../log/vocabulary';
 /** Station of the wall where the line leaves the building: the most downstream one logged. */
 export const wallFtOf = memoOf(
   (lateral: Lateral) =>
-    lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt ?? null,
+    lateral.features.findLast(({ feature, isPlaceUnsaid }) => feature === 'wall' && !isPlaceUnsaid)
+      ?.stationFt ?? null,
 );
 
 /** Whether a stretch lies outside what was agreed: kept and told, out of the verdict and plans. */

@@ -166,7 +166,8 @@ function judgeGroup(
     provisos,
     verified: waterVerified && certainty === 'confirmed',
     water: lead.water,
-    courtesy: whose.courtesy,
+    // Another utility in the sewer puts people at risk: no agreed scope leaves it out.
+    courtesy: whose.courtesy && facts.kind !== 'utility-crossing',
     certainty,
     clock: ranked.map(({ clock }) => clock).find((clock) => clock !== null) ?? null,
     locus: facts.locus,

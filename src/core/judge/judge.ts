@@ -1,6 +1,7 @@
 import type { Inspection } from '../job/inspection';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
+import { nameLines } from '../lateral/line-names';
 import type { FoldedLog } from '../log/fold';
 import { concludeAll, type Judgement } from './conclude';
 import { applyDecisions, type Decided } from './decide';
@@ -36,6 +37,7 @@ export function sceneOf(
     settings,
     thresholds: thresholdsInForce(settings.thresholds),
     laterals,
+    names: nameLines(inspection, laterals),
     findings,
   };
 }

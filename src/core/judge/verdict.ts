@@ -82,7 +82,8 @@ const DRY_SLACK_FT = 1;
 
 /** Whether all that was seen of a line was seen with no water running in it. */
 export function wasSeenDry(lateral: Lateral): boolean {
-  return totalFt(seenDry(lateral)) >= lateral.coverage.clearFt - DRY_SLACK_FT - 1e-9;
+  const { clearFt } = lateral.coverage;
+  return totalFt(seenDry(lateral)) >= clearFt - Math.min(DRY_SLACK_FT, clearFt / 10) - 1e-9;
 }
 
 /** What is at the bottom of the pipe, under any water that stands. */

@@ -47,7 +47,7 @@ function fromInside(laterals: readonly Lateral[], known: readonly CleanoutFound[
     features
       .filter(({ feature }) => feature === 'cleanout' || feature === 'property-line-cleanout')
       .filter(({ stationFt }) => !known.some((one) => one.lineId === lineId && one.stationFt !== null && Math.abs(one.stationFt - stationFt) <= ONE_OPENING_FT))
-      .map(({ stationFt, entryIds }): CleanoutFound => {
+      .map(({ stationFt, isPlaceUnsaid, entryIds }): CleanoutFound => {
         const entries = axes.flatMap(({ log }) => entryIds.flatMap((id) => log.byId.get(id) ?? []));
         const isSure = entries.some(({ certainty = 'confirmed' }) => certainty === 'confirmed');
         return {
@@ -56,7 +56,7 @@ function fromInside(laterals: readonly Lateral[], known: readonly CleanoutFound[
           diameterIn: null,
           zone: null,
           lineId,
-          stationFt,
+          stationFt: isPlaceUnsaid ? null : stationFt,
           state: isSure ? 'usable' : 'inferred',
         };
       }),

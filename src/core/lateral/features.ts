@@ -12,6 +12,8 @@ import type { RunAxis } from '../measure/placement';
 export type Feature = {
   readonly feature: FeatureKind;
   readonly stationFt: number;
+  /** Whether nobody said its footage: then its station is only the middle of where it may be. */
+  readonly isPlaceUnsaid: boolean;
   readonly sigmaFt: number;
   /** Clock as a lens facing downstream would see it; `null` when not logged. */
   readonly clock: number | null;
@@ -50,6 +52,7 @@ export function readFeatures(axes: readonly RunAxis[], settings: Settings): Feat
       return {
         feature: best.entry.feature,
         stationFt: span.fromFt,
+        isPlaceUnsaid: group.every(({ entry }) => entry.readingFt === null),
         sigmaFt,
         clock: clock?.from ?? null,
         serves: said('serves') ?? null,

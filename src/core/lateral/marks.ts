@@ -17,6 +17,16 @@ type BoundarySighting<T> = Sighting & {
 };
 
 /**
+ * Where a boundary lies along its run. One that nobody gave a footage is somewhere between its neighbours: it
+ * begins where it can only have begun already, so that no footage is told that nobody said.
+ */
+function alongOfBoundary(axis: RunAxis, entry: BoundaryEntry): number {
+  const { from, to } = axis.placeOfEntry(entry);
+  const ends = [from.alongFt, to.alongFt];
+  return entry.side === 'far' ? Math.max(...ends) : Math.min(...ends);
+}
+
+/**
  * Reads the boundaries of one kind off every placed run as marks on the line.
  *
  * Out and back sightings of one boundary get one station. What is said in the riser holds from the
@@ -36,7 +46,7 @@ export function readMarks<K extends 'material' | 'zone', T>(
       if (standing.kind !== kind) return;
       const entry: BoundaryEntry = standing as Boundary<K>;
       const point = pointSighting(axis, entry);
-      const { alongFt } = point;
+      const alongFt = alongOfBoundary(axis, entry);
       if (alongFt < 0 && entry.side === 'near') return;
       const stationFt = axis.placeAlong(Math.max(0, alongFt));
       const isDown = (entry.side === 'far') === (axis.direction === 1);

@@ -88,7 +88,8 @@ export function readPipes(
  */
 export function responsibilityLineFt(job: Job, features: readonly Feature[]): number | null {
   if (job.responsibility === 'to-main') return null;
-  const at = (kind: Feature['feature']) => features.find(({ feature }) => feature === kind);
+  const at = (kind: Feature['feature']) =>
+    features.find(({ feature, isPlaceUnsaid }) => feature === kind && !isPlaceUnsaid);
   return (at('property-line') ?? at('property-line-cleanout'))?.stationFt ?? null;
 }
 

@@ -54,7 +54,8 @@ export function findTerminus(
   if (!best) return null;
   const seen = endsLine(best.entry.reason)
     ? features.find(
-        ({ feature }) => feature === (best.entry.reason === 'tank' ? 'tank' : 'main-tap'),
+        ({ feature, isPlaceUnsaid }) =>
+          !isPlaceUnsaid && feature === (best.entry.reason === 'tank' ? 'tank' : 'main-tap'),
       )
     : undefined;
   return {

@@ -27,11 +27,12 @@ export function readUpperEnd(
 ): UpperEnd | null {
   const topFt = reached[0]?.fromFt;
   if (topFt === undefined) return null;
-  const isHouse = features.some(
+  const said = features.filter(({ isPlaceUnsaid }) => !isPlaceUnsaid);
+  const isHouse = said.some(
     ({ feature, stationFt }) =>
       feature === 'upstream-end' || (feature === 'wall' && stationFt >= topFt - TOLERANCES.samePlaceFt && stationFt <= topFt + AT_TOP_FT), // prettier-ignore
   );
-  const wallBelow = features.some(({ feature }) => feature === 'wall');
+  const wallBelow = said.some(({ feature }) => feature === 'wall');
   const isInside = isIndoor(zones[0]?.value ?? null);
   if (isHouse || wallBelow || isInside) return { state: 'seen' };
   const isAtTop = (stationFt: number) => Math.abs(stationFt - topFt) <= TOLERANCES.samePlaceFt;

@@ -24,6 +24,9 @@ export const PAVED_ZONES: readonly Zone[] = ['patio', 'driveway', 'walk', 'stree
 
 export const isIndoor = (zone: Zone | null) => zone !== null && INDOOR_ZONES.includes(zone);
 
+/** Where a zone ends whatever it is; only a wall ends a building. */
+type Limit = { readonly stationFt: number; readonly isWall: boolean };
+
 /** Features that end a zone, whatever it is. */
 const LIMITS: readonly Feature['feature'][] = ['wall', 'property-line'];
 
@@ -42,17 +45,17 @@ export function readZones(
 ): Zones {
   const same = (a: Zone, b: Zone) => a === b;
   const marks = readMarks(axes, 'zone', (entry) => entry.zone, same, settings);
-  const limitsFt = features
-    .filter(({ feature }) => LIMITS.includes(feature))
-    .map(({ stationFt }) => stationFt);
-  const logged = reached.flatMap((reach) => boundedPieces(marks, limitsFt, reach, same));
+  const limits = features
+    .filter(({ feature, isPlaceUnsaid }) => LIMITS.includes(feature) && !isPlaceUnsaid)
+    .map(({ feature, stationFt }): Limit => ({ stationFt, isWall: feature === 'wall' }));
+  const logged = reached.flatMap((reach) => boundedPieces(marks, limits, reach, same));
   const closed = logged.map(({ fromFt, toFt, value, isOpen }) => ({
     fromFt,
     toFt,
     value: isOpen ? null : value,
   }));
   const openings = openingsOf(axes, accessPoints);
-  const round = openings.flatMap((opening) => roundAccess(opening, closed, limitsFt));
+  const round = openings.flatMap((opening) => roundAccess(opening, closed, limits));
   const open = [
     ...logged.flatMap(({ fromFt, toFt, value, isOpen, entryIds }) =>
       isOpen && value !== null ? [{ fromFt, toFt, zone: value, entryIds }] : [],
@@ -67,30 +70,64 @@ export function readZones(
 
 type Bounded = ZonePiece & { readonly isOpen: boolean; readonly entryIds: readonly string[] };
 
-/** The logged zones of a reach, cut at its limits: a wall or a property line ends what is called on one side of it. */
+/**
+ * The logged zones of a reach. A wall ends what is called on one side of it; a property line ends what is
+ * called of the ground outside. A building ends at its wall, or where a zone outside is called.
+ */
 function boundedPieces(
   marks: readonly Mark<Zone>[],
-  limitsFt: readonly number[],
+  limits: readonly Limit[],
   reach: Interval,
   same: (a: Zone, b: Zone) => boolean,
 ): Bounded[] {
-  const edges = [reach.fromFt, ...limitsFt.filter((at) => at > reach.fromFt + 1e-9 && at < reach.toFt - 1e-9).sort((a, b) => a - b), reach.toFt]; // prettier-ignore
+  const slackFt = TOLERANCES.samePlaceFt;
+  const inner = limits
+    .filter(({ stationFt: at }) => at > reach.fromFt + 1e-9 && at < reach.toFt - 1e-9)
+    .sort((a, b) => a.stationFt - b.stationFt);
+  const walls = inner.filter(({ isWall }) => isWall).map(({ stationFt }) => stationFt);
+  const lines = inner.filter(({ isWall }) => !isWall).map(({ stationFt }) => stationFt);
+  const edges = [reach.fromFt, ...walls, reach.toFt];
   return edges.slice(1).flatMap((toFt, index) => {
     const fromFt = edges[index]!;
     const own = marks.filter(({ stationFt, side }) =>
       side === 'down'
-        ? stationFt >= fromFt - TOLERANCES.samePlaceFt && stationFt < toFt - TOLERANCES.samePlaceFt
-        : stationFt > fromFt + TOLERANCES.samePlaceFt && stationFt <= toFt + TOLERANCES.samePlaceFt,
+        ? stationFt >= fromFt - slackFt && stationFt < toFt - slackFt
+        : stationFt > fromFt + slackFt && stationFt <= toFt + slackFt,
     );
-    const isLast = toFt >= reach.toFt - 1e-9;
-    return partition(own, { fromFt, toFt }, same).pieces.map((piece): Bounded => {
-      const endsHere = piece.toFt >= toFt - 1e-9 && isLast;
+    const isWall = index < walls.length;
+    return partition(own, { fromFt, toFt }, same).pieces.flatMap((piece): Bounded[] => {
+      const saidAt = (side: 'up' | 'down', at: number) =>
+        own.some((mark) => mark.side === side && mark.value === piece.value && Math.abs(mark.stationFt - at) <= slackFt); // prettier-ignore
+      const fromAbove = saidAt('down', piece.fromFt);
       // Said from its far side, the zone's way out is where it was said.
-      const isClosed = own.some(({ side, stationFt, value }) => side === 'up' && value === piece.value && Math.abs(stationFt - piece.toFt) <= TOLERANCES.samePlaceFt); // prettier-ignore
-      const isOpen = isIndoor(piece.value) && endsHere && !isClosed;
-      return { ...piece, isOpen };
+      const fromBelow = saidAt('up', piece.toFt);
+      if (!isIndoor(piece.value))
+        return cutAtLines(piece, lines, fromAbove, fromBelow).map((one) => ({ ...one, isOpen: false })); // prettier-ignore
+      const endsHere = piece.toFt >= toFt - 1e-9;
+      return [{ ...piece, isOpen: endsHere && !isWall && !fromBelow }];
     });
   });
+}
+
+/** Ground outside, as far as the property line: beyond it nobody said what it is, except who said it from there. */
+function cutAtLines<P extends ZonePiece>(
+  piece: P,
+  lines: readonly number[],
+  fromAbove: boolean,
+  fromBelow: boolean,
+): P[] {
+  const cuts = lines.filter((at) => at > piece.fromFt + 1e-9 && at < piece.toFt - 1e-9);
+  if (piece.value === null || cuts.length === 0 || (fromAbove && fromBelow)) return [piece];
+  const [first, last] = [cuts[0]!, cuts.at(-1)!];
+  return fromBelow
+    ? [
+        { ...piece, toFt: last, value: null },
+        { ...piece, fromFt: last },
+      ]
+    : [
+        { ...piece, toFt: first },
+        { ...piece, fromFt: first, value: null },
+      ];
 }
 
 type Opening = { readonly stationFt: number; readonly zone: Zone };
@@ -107,24 +144,28 @@ function openingsOf(axes: readonly RunAxis[], accessPoints: readonly AccessPoint
 function roundAccess(
   { stationFt, zone }: Opening,
   pieces: readonly ZonePiece[],
-  limitsFt: readonly number[],
+  limits: readonly Limit[],
 ): (ZonePiece & { readonly isOpen: boolean })[] {
   const at = { fromFt: stationFt - TOLERANCES.zoneOfAccessFt, toFt: stationFt + TOLERANCES.zoneOfAccessFt }; // prettier-ignore
-  const wallFt = limitsFt.filter((limit) => limit >= stationFt - 1e-9).sort((a, b) => a - b)[0];
-  const upFt = limitsFt.filter((limit) => limit < stationFt - 1e-9).sort((a, b) => b - a)[0];
+  const below = limits.filter((limit) => limit.stationFt >= stationFt - 1e-9);
+  const nextFt = Math.min(Infinity, ...below.map((limit) => limit.stationFt));
+  const walls = below.filter(({ isWall }) => isWall).map((limit) => limit.stationFt);
+  const wallFt = walls.length > 0 ? Math.min(...walls) : undefined;
+  const above = limits.filter((limit) => limit.stationFt < stationFt - 1e-9);
+  const upFt = Math.max(-Infinity, ...above.map((limit) => limit.stationFt));
   return pieces.flatMap((piece) => {
     if (piece.value !== null) return [];
     const isHere = piece.fromFt <= stationFt + 1e-9 && piece.toFt >= stationFt - 1e-9;
     if (!isHere) return [];
     if (!isIndoor(zone)) {
-      const near = clip(piece, { fromFt: Math.max(at.fromFt, upFt ?? -Infinity), toFt: Math.min(at.toFt, wallFt ?? Infinity) }); // prettier-ignore
+      const near = clip(piece, { fromFt: Math.max(at.fromFt, upFt), toFt: Math.min(at.toFt, nextFt) }); // prettier-ignore
       return near && lengthFt(near) > 1e-9 ? [{ ...near, value: zone, isOpen: false }] : [];
     }
     // Indoors what was said next bounds it as a wall does: a zone outside begins where the building ends.
     const isBounded =
       (wallFt !== undefined && wallFt <= piece.toFt + 1e-9) ||
       pieces.some(({ value, fromFt }) => value !== null && Math.abs(fromFt - piece.toFt) < 1e-9);
-    const inside = clip(piece, { fromFt: upFt ?? -Infinity, toFt: wallFt ?? Infinity });
+    const inside = clip(piece, { fromFt: upFt, toFt: wallFt ?? nextFt });
     const isWayOut = piece.toFt > stationFt + TOLERANCES.samePlaceFt;
     if (!inside || lengthFt(inside) <= 1e-9 || (!isBounded && !isWayOut)) return [];
     return [{ ...inside, value: zone, isOpen: !isBounded }];

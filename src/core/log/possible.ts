@@ -35,9 +35,8 @@ export function impossibleSizes(entry: Sizes, boreIn: number | null): SizeField[
 export function possibleSizes<E extends Sizes>(entry: E, boreIn: number | null): E {
   const wrong = impossibleSizes(entry, boreIn);
   if (wrong.length === 0) return entry;
-  const kept: Record<string, unknown> = { ...entry };
-  for (const field of wrong) delete kept[field];
-  return kept as E;
+  const kept = Object.entries(entry).filter(([field]) => !(wrong as string[]).includes(field));
+  return Object.fromEntries(kept) as unknown as E;
 }
 
 /** The diameter that a change of pipe names, where anybody makes such pipe, inches. */

@@ -32,11 +32,11 @@ function accessRows({ inspection, lateral, branches, names }: Derived): string[]
   });
   const inside = listCleanouts(inspection, lines)
     .filter(({ diameterIn }) => diameterIn === null)
-    .map(({ place, lineId, stationFt, state }) => ['–', `${sayFt(stationFt!)}${names.on(lineId!)}`, `cleanout${state === 'inferred' ? ' (not certain)' : ''}`, place]);
+    .map(({ place, lineId, stationFt, state }) => ['–', `${stationFt === null ? '–' : sayFt(stationFt)}${lineId === null ? '' : names.on(lineId)}`, `cleanout${state === 'inferred' ? ' (not certain)' : ''}`, place]);
   const buried = lines.flatMap(({ lineId, axes }) =>
     axes.flatMap((axis) =>
       axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'surface' || entry.what !== 'buried-cleanout') return [];
+        if (entry.kind !== 'surface' || entry.what !== 'buried-cleanout' || entry.readingFt === null) return [];
         const { from } = axis.placeOfEntry(entry);
         return [['–', `${sayFt(from.stationFt)}${names.on(lineId)}`, 'buried cleanout', 'to be raised to grade']];
       }),

@@ -3,7 +3,7 @@ import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { derivedFrom, type Said } from '../testing/build';
 import { composeReport } from './compose';
 import { describeFinding, explainFinding, sayFeet } from './describe';
-import { sayStation, sayStretch } from './place';
+import { sayStation, sayStretch } from '../lateral/say-place';
 import { FINDING_WORDS } from './words';
 
 const finding = (defect: DefectKind, more: Record<string, unknown> = {}, before: Said[] = []) =>

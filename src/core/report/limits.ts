@@ -6,7 +6,7 @@ import type { Lateral } from '../lateral/lateral';
 import { endsLine } from '../lateral/terminus';
 import { isTooObscured } from '../judge/verdict';
 import { sayFeet } from './describe';
-import { sayOnLine } from './place';
+import { sayOnLine } from '../lateral/say-place';
 import { listUnsettled } from './unsettled';
 import { END_WORDS, UNSEEN_WORDS } from './words';
 

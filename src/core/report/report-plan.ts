@@ -10,7 +10,7 @@ import type { Work } from '../repair/work';
 import type { TableBlock } from './block';
 import { sayLongDay } from './calendar';
 import type { LineNames } from '../lateral/line-names';
-import { sayOnLine } from './place';
+import { sayOnLine } from '../lateral/say-place';
 import { METHOD_WORDS, ZONE_PLACES } from './words';
 
 /**

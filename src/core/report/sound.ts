@@ -5,7 +5,7 @@ import { isTooObscured, wasSeenDry } from '../judge/verdict';
 import type { Lateral } from '../lateral/lateral';
 import { seenDry } from '../lateral/seen-dry';
 import { sayFeet } from './describe';
-import { sayOnLine } from './place';
+import { sayOnLine } from '../lateral/say-place';
 import { FINDING_WORDS, MATERIAL_WORDS } from './words';
 
 /** Stretches shorter than this are not told as sound, feet. */

@@ -5,6 +5,8 @@ import { listCleanouts } from '../../lateral/cleanouts';
 import type { Settings } from '../../job/settings';
 import type { Feature } from '../../lateral/features';
 import type { Lateral } from '../../lateral/lateral';
+import type { LineNames } from '../../lateral/line-names';
+import { sayOnLine } from '../../lateral/say-place';
 import { type Segment, segmentAt } from '../../lateral/segments';
 import type { Entry, EntryOf } from '../../log/entry';
 import type { RunAxis } from '../../measure/placement';
@@ -17,6 +19,7 @@ export type Scene = {
   readonly settings: Settings;
   readonly thresholds: Thresholds;
   readonly laterals: readonly Lateral[];
+  readonly names: LineNames;
   /** Logged defects as the severity table graded them. */
   readonly findings: readonly Finding[];
 };
@@ -159,6 +162,13 @@ export function readSurface(
     .filter(({ id }) => !given.has(id))
     .map(({ what, where }) => ({ what, where, entry: null }));
   return [...logged, ...walked];
+}
+
+/** A place of a line as documents say it: "from 12 to 20 ft", "at 8 ft from B on the guest house line". */
+export function sayIn({ names }: Pick<Scene, 'names'>, { lineId, span }: Spot): string {
+  const { fromFt, toFt } = span;
+  const isPoint = Math.round(fromFt) === Math.round(toFt);
+  return `${isPoint ? 'at' : 'from'} ${sayOnLine({ lineId, fromFt, toFt }, names)}`;
 }
 
 /** A finding's number with its place ("finding 3"). */

@@ -1,4 +1,5 @@
 import { type Interval, subtract } from '../../base/interval';
+import { wallFtOf } from '../../judge/courtesy';
 import type { Finding } from '../../judge/finding';
 import { INDOOR_ZONES } from '../../lateral/zones';
 import { reachOfNewPipe, verdictOfLiner } from '../methods/families';
@@ -46,13 +47,13 @@ function needsOfAge(site: Site, needs: readonly Need[]): Need[] {
   const { job } = site.derived.inspection;
   return [...site.beds.keys()].flatMap((lineId) => {
     const { lateral } = bedOf(site, lineId);
-    const wallFt = lateral.features.findLast(({ feature }) => feature === 'wall')?.stationFt;
+    const wallFt = wallFtOf(lateral);
     const old = lateral.segments
       .filter(({ age, responsibleSide }) => age?.standing === 'past' && responsibleSide === 'owner')
       .filter(
         ({ zone, toFt }) =>
           job.scope !== 'lateral' ||
-          !((zone !== null && INDOOR_ZONES.includes(zone)) || (wallFt !== undefined && toFt <= wallFt)),
+          !((zone !== null && INDOOR_ZONES.includes(zone)) || (wallFt !== null && toFt <= wallFt)),
       );
     const replaced = needs.flatMap((need): Interval[] =>
       need.what !== 'renew' &&

@@ -1,9 +1,8 @@
-import { sayFt } from '../../../base/numbers';
 import type { Material } from '../../../log/vocabulary';
 import { segmentAt } from '../../../lateral/segments';
 import { reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findNear, readSurface, type Scene } from '../scene';
+import { findNear, readSurface, sayIn, type Scene } from '../scene';
 
 /** Pipe laid in short lengths, with a joint every few feet. */
 const JOINTED: readonly Material[] = ['vitrified-clay', 'concrete', 'asbestos-cement', 'cast-iron', 'bituminous-fiber']; // prettier-ignore
@@ -23,7 +22,8 @@ export const plantingOverJoints: Rule = {
   because: 'roots find joints in time, and none has found these yet',
   conclude: (scene) =>
     readSurface(scene).flatMap(({ what, entry }) => {
-      if (!PLANTS.includes(what) || !entry) return [];
+      // A tree that nobody gave a footage stands nowhere in particular.
+      if (!PLANTS.includes(what) || !entry || entry.entry.readingFt === null) return [];
       const lateral = lineUnder(scene, entry.axis);
       if (!lateral) return [];
       const { from, to } = entry.axis.placeOfEntry(entry.entry);
@@ -31,11 +31,11 @@ export const plantingOverJoints: Rule = {
       const spot = { lineId: lateral.lineId, span: { fromFt: atFt, toFt: atFt } };
       const over = findNear(scene, spot, REACH_FT, ['roots']);
       if (over.length > 0)
-        return over.map((roots) => reason(roots, `the ${what.replace(/-/g, ' ')} over the line at ${sayFt(atFt)} ft is the likely source`));
+        return over.map((roots) => reason(roots, `the ${what.replace(/-/g, ' ')} over the line ${sayIn(scene, spot)} is the likely source`));
       const segment = segmentAt(lateral.segments, atFt);
       if (!segment || segment.lined || !JOINTED.includes(segment.material)) return [];
       return [
-        reason(null, `The ${what.replace(/-/g, ' ')} over the line at ${sayFt(atFt)} ft is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
+        reason(null, `The ${what.replace(/-/g, ' ')} over the line ${sayIn(scene, spot)} is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
       ];
     }),
 }; // prettier-ignore

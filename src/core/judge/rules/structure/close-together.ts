@@ -1,9 +1,8 @@
-import { sayFt } from '../../../base/numbers';
 import { STRUCTURE } from '../../action';
 import type { Finding } from '../../finding';
 import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf } from '../scene';
+import { findingsOf, sayIn } from '../scene';
 
 /** Groups placed findings whose neighbours lie within so many feet; in station order. */
 export function groupClose(findings: readonly Finding[], withinFt: number): Finding[][] {
@@ -40,7 +39,8 @@ export const closeTogether: Rule = {
       .filter((group) => group.length >= several)
       .flatMap((group) => {
         const toFt = Math.max(...group.map(({ span }) => span.toFt));
-        const where = `from ${sayFt(group[0]!.span.fromFt)} to ${sayFt(toFt)} ft`;
+        const { lineId, span } = group[0]!;
+        const where = sayIn(scene, { lineId, span: { fromFt: span.fromFt, toFt } });
         return group.flatMap((finding): Conclusion[] => [
           reason(finding, `one of ${group.length} structural defects ${where}: one length, one repair`),
           advice(finding, `Price ${where} as one length: spot repairs, a liner and replacement side by side.`),

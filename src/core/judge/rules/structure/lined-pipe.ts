@@ -1,8 +1,7 @@
-import { sayFt } from '../../../base/numbers';
 import type { Segment } from '../../../lateral/segments';
 import { type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { featuresNear, findingsOf, pipeAt } from '../scene';
+import { featuresNear, findingsOf, pipeAt, sayIn } from '../scene';
 
 /** Liner left at a tee lies this near to it, feet. */
 const AT_TEE_FT = 2;
@@ -24,14 +23,14 @@ export const linedPipe: Rule = {
       })
       .filter((finding) => finding.placed && featuresNear(scene, finding, AT_TEE_FT).some(isTee))
       .map((finding) => reason(finding, 'pieces of liner at a tee are expected after lining'));
-    const tees = scene.laterals.flatMap(({ features, segments }) =>
-      features.filter(isTee).flatMap((tee): Conclusion[] => {
+    const tees = scene.laterals.flatMap(({ lineId, features, segments }) =>
+      features.filter((one) => isTee(one) && !one.isPlaceUnsaid).flatMap((tee): Conclusion[] => {
         const lined = segments.some(
           (segment) =>
             isLined(segment) && tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
         );
         return lined
-          ? [reason(null, `The ${tee.feature} at ${sayFt(tee.stationFt)} ft lies in lined pipe: it works only as far as the liner was cut open there.`)]
+          ? [reason(null, `The ${tee.feature} ${sayIn(scene, { lineId, span: { fromFt: tee.stationFt, toFt: tee.stationFt } })} lies in lined pipe: it works only as far as the liner was cut open there.`)]
           : [];
       }),
     );

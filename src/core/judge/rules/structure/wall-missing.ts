@@ -1,4 +1,3 @@
-import { sayFt, sayIn } from '../../../base/numbers';
 import { TOLERANCES } from '../../../base/tolerances';
 import { WALL_GONE } from '../../../log/forms';
 import { nearestLocate } from '../../../lateral/near-locate';
@@ -7,7 +6,7 @@ import { advice, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import type { EntryOf } from '../../../log/entry';
 import type { Finding } from '../../finding';
-import { findingsOf, lineOf, runsOf, type Scene, standingOf } from '../scene';
+import { findingsOf, lineOf, runsOf, sayIn, type Scene, standingOf } from '../scene';
 
 /** How a place was marked and what it was measured from, to follow it. */
 function sayMarks(locate: EntryOf<'locate'> | undefined): string {
@@ -40,13 +39,13 @@ export const wallMissing: Rule = {
             Math.abs(axis.placeOfEntry(entry).from.stationFt - middleFt) <= TOLERANCES.locateReachFt,
         )?.entry;
         const found = sayMarks(marked);
-        const where = `at ${sayFt(middleFt)} ft`;
+        const where = open.placed ? sayIn(scene, open) : 'there';
         return [
           reason(open, 'the section can no longer do its work'),
           advice(
             open,
             isLocated
-              ? `Replace the section ${where}: ${sayIn(locate.depthIn)} in down${found}.`
+              ? `Replace the section ${where}: ${Math.round(locate.depthIn)} in down to the bottom of the pipe${found}.`
               : `Replace the section ${where}. Its depth was not measured${found}.`,
           ),
           ...(isLocated || !open.placed

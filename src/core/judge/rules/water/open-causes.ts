@@ -1,12 +1,11 @@
 import { overlaps } from '../../../base/interval';
-import { sayFt } from '../../../base/numbers';
 import type { DefectKind } from '../../../log/vocabulary';
 import type { Finding } from '../../finding';
 import { depthInOf, fillRatioOf } from '../../severity/standing-water';
 import { cause, type Conclusion, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
 import { IRON } from '../../severity/roots';
-import { findingsOf, findNear, type Scene } from '../scene';
+import { findingsOf, findNear, sayIn, type Scene } from '../scene';
 
 const SETTLED_BY = 'clean the line, let it drain, and look again';
 /** What hides under water that nobody can see through. A belly is standing water. */
@@ -63,9 +62,9 @@ export const openCauses: Rule = {
         cause(pool, 'roots', SETTLED_BY),
         cause(pool, 'belly', 'let the line drain, and look again'),
       ]),
-      ...bare.flatMap(({ stretch }): Conclusion[] =>
+      ...bare.flatMap(({ lineId, stretch }): Conclusion[] =>
         HIDDEN.map((defect) =>
-          suspicion(null, defect, `nobody could see from ${sayFt(stretch.fromFt)} to ${sayFt(stretch.toFt)} ft (${stretch.cause}): debris, roots and a low stretch are all possible`, SETTLED_BY),
+          suspicion(null, defect, `nobody could see ${sayIn(scene, { lineId, span: stretch })} (${stretch.cause}): debris, roots and a low stretch are all possible`, SETTLED_BY),
         ),
       ),
     ];

@@ -1,9 +1,8 @@
-import { gapBetweenFt } from '../../../base/interval';
-import { sayFt } from '../../../base/numbers';
+import { overlaps } from '../../../base/interval';
 import type { Finding } from '../../finding';
 import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, nameOf } from '../scene';
+import { findingsOf, nameOf, sayIn } from '../scene';
 
 const NARROWS = ['roots', 'debris', 'grease', 'scale', 'mineral', 'lip', 'offset', 'collapse', 'foreign-object', 'intruding-tap', 'deformation']; // prettier-ignore
 
@@ -20,14 +19,14 @@ export const residueLine: Rule = {
           other.lineId === mark.lineId &&
           other.placed &&
           NARROWS.includes(other.kind) &&
-          (other.span.fromFt >= mark.span.fromFt || gapBetweenFt(other.span, mark.span) === 0),
+          (other.span.fromFt >= mark.span.fromFt || overlaps(other.span, mark.span)),
       );
       return [
         reason(mark, 'the line has stood fuller than it does today'),
         advice(
           mark,
           below
-            ? `Look to ${nameOf(below)} at ${sayFt(below.span.fromFt)} ft first: it lies downstream and narrows the pipe.`
+            ? `Look to ${nameOf(below)} ${sayIn(scene, below)} first: it lies downstream and narrows the pipe.`
             : 'Look for what held the water farther down the line.',
         ),
       ];
