@@ -39,7 +39,7 @@ export const LIST_SECTIONS = [
 export type ListSection = (typeof LIST_SECTIONS)[number];
 
 /** Facts that belong to the record and not to a form. */
-const FIXED = new Set(['job id', 'job referenceRunId']);
+const FIXED = new Set(['job id']);
 /** What parts of a list are known by: such a field never changes by itself. */
 const KEY_FIELDS = new Set(['id', 'fromAccessPointId', 'toAccessPointId']);
 
@@ -150,9 +150,7 @@ function editList(
       : at < 0
         ? [...list, part]
         : list.map((one, index) => (index === at ? part : one));
-  const after = { ...inspection, [section]: next } as Inspection;
-  const isFirstRun = section === 'runs' && part !== undefined && !after.job.referenceRunId;
-  return isFirstRun ? { ...after, job: { ...after.job, referenceRunId: id! } } : after;
+  return { ...inspection, [section]: next } as Inspection;
 }
 
 /** Lays edits over an inspection, in order, without checking them. */

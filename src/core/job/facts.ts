@@ -29,7 +29,7 @@ import { type Settings, settingsSchema } from './settings';
  * out; ties and decisions go by their ids; lines and spans are given as they are to be.
  */
 export type FactsChange = {
-  readonly job?: Nullable<Partial<Omit<Job, 'id' | 'referenceRunId'>>>;
+  readonly job?: Nullable<Partial<Omit<Job, 'id'>>>;
   readonly property?: Nullable<Partial<Property>>;
   readonly lines?: readonly Line[];
   readonly spans?: readonly Span[];
@@ -129,7 +129,7 @@ export function checkEdits(inspection: Inspection, edits: unknown): Outcome<Insp
   }
   if (faults.length === 0) {
     const touches = (section: string) => known.some(({ path }) => path[0] === section);
-    const about = ['ties', 'runs', 'spans'].filter(touches);
+    const about = ['ties', 'runs', 'spans', 'job'].filter(touches);
     faults.push(
       ...findReferenceFaults(after).filter(({ path }) =>
         about.some((section) => path.startsWith(section) && !path.includes('.entries[')),

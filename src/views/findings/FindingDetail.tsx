@@ -35,7 +35,7 @@ type Props = {
 export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }: Props) {
   const { inspection, logs, findings } = derived;
   const { number, kind, severity, action, provisos, causes, suspicions } = finding;
-  const name = `${nameFinding(kind)} ${sayPlace(finding)}`;
+  const name = `${nameFinding(kind)} ${sayPlace(finding, derived.names)}`;
   const segment = pipeOf(derived, finding);
   const lead = entriesOf(finding, logs)[0];
   const sightings = entriesOf(finding, logs).filter(({ entry }) => entry.kind === 'defect').length;
@@ -153,7 +153,7 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
             />
           )}
           <dl className={styles['facts']}>
-            {sayFacts(finding).map(([what, value]) => (
+            {sayFacts(finding, derived.names).map(([what, value]) => (
               <div key={what}>
                 <dt>{what}</dt>
                 <dd>{value}</dd>
@@ -182,6 +182,7 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
             key={finding.id}
             finding={finding}
             alike={alike}
+            names={derived.names}
             sightings={sightings}
             onJoin={(other) =>
               onDo(`findings ${number} and ${other.number} were joined`, () =>

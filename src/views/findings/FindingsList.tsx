@@ -5,16 +5,18 @@ import { nameFinding } from '#core/log/say-entry';
 import { ACTION_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
 import styles from './Findings.module.css';
+import type { LineNames } from '#core/lateral/line-names';
 import { sayPlace } from './say';
 
 type Props = {
   readonly findings: readonly Finding[];
+  readonly names: LineNames;
   readonly selectedId: string | null;
   readonly onSelect: (id: string) => void;
 };
 
 /** Every finding in station order, each with its grade, its action and what is still open about it. */
-export function FindingsList({ findings, selectedId, onSelect }: Props) {
+export function FindingsList({ findings, names, selectedId, onSelect }: Props) {
   const chosen = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Newer browsers answer with a promise, which is no clean-up.
@@ -43,7 +45,7 @@ export function FindingsList({ findings, selectedId, onSelect }: Props) {
             >
               <Flake severity={severity} number={number} />
               <span className={styles['name']}>
-                <strong>{nameFinding(kind)}</strong> <span>{sayPlace(finding)}</span>
+                <strong>{nameFinding(kind)}</strong> <span>{sayPlace(finding, names)}</span>
               </span>
               <span className={styles['grade']}>
                 {severity} · {ACTION_WORDS[action]}

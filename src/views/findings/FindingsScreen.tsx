@@ -154,6 +154,7 @@ export function FindingsScreen({ stored, preferences, light: storedLight }: Prop
               )}
               <FindingsList
                 findings={findings}
+                names={derived.names}
                 selectedId={selected?.id ?? null}
                 onSelect={choose}
               />

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Finding } from '#core/judge/finding';
+import type { LineNames } from '#core/lateral/line-names';
 import { nameFinding } from '#core/log/say-entry';
 import styles from './Detail.module.css';
 import { sayPlace } from './say';
@@ -8,6 +9,7 @@ type Props = {
   readonly finding: Finding;
   /** Findings of the same kind on the same line. */
   readonly alike: readonly Finding[];
+  readonly names: LineNames;
   /** How many sightings stand behind the finding. */
   readonly sightings: number;
   readonly onJoin: (other: Finding) => void;
@@ -15,7 +17,7 @@ type Props = {
 };
 
 /** One thing or two: the inspector joins what Chert kept apart, and parts what it put together. */
-export function Same({ finding, alike, sightings, onJoin, onSplit }: Props) {
+export function Same({ finding, alike, names, sightings, onJoin, onSplit }: Props) {
   const [otherId, setOtherId] = useState('');
   const other = alike.find(({ id }) => id === otherId) ?? alike[0];
   if (alike.length === 0 && sightings < 2) return null;
@@ -28,7 +30,7 @@ export function Same({ finding, alike, sightings, onJoin, onSplit }: Props) {
           <select id="same-as" value={other.id} onChange={(event) => setOtherId(event.target.value)}>
             {alike.map((one) => (
               <option key={one.id} value={one.id}>
-                {one.number}: {nameFinding(one.kind)} {sayPlace(one)}
+                {one.number}: {nameFinding(one.kind)} {sayPlace(one, names)}
               </option>
             ))}
           </select>

@@ -5,15 +5,16 @@ import { defect, line, lineIn, pool } from '#core/testing/rules';
 import { becauseOfRule, nameCause, sayFacts, sayPlace, sayRejudged } from './say';
 
 const first = (...said: Parameters<typeof line>[0]) => derive(line(said)).findings[0]!;
+const { names } = derive(line([]));
 
 describe('what the screen says of a finding', () => {
   it('is where it lies, from one end to the other or at a point', () => {
-    expect(sayPlace(first(pool()))).toBe('30 to 36 ft');
-    expect(sayPlace(first(defect('crack')))).toBe('at 30 ft');
+    expect(sayPlace(first(pool()), names)).toBe('30 to 36 ft');
+    expect(sayPlace(first(defect('crack')), names)).toBe('at 30 ft');
   });
 
   it('is every fact that was logged, and none that was not', () => {
-    const facts = Object.fromEntries(sayFacts(first(defect('roots', { extentRatio: 0.3, locus: 'joint', clockFrom: 10, clockTo: 2, holdsDebris: true })))); // prettier-ignore
+    const facts = Object.fromEntries(sayFacts(first(defect('roots', { extentRatio: 0.3, locus: 'joint', clockFrom: 10, clockTo: 2, holdsDebris: true })), names)); // prettier-ignore
     expect(facts).toMatchObject({
       Share: '30%',
       'Comes in at': 'joint',

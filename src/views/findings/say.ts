@@ -1,21 +1,30 @@
 import { sayFt, sayIn, sayPercent } from '#core/base/numbers';
+import type { Interval } from '#core/base/interval';
 import type { Finding } from '#core/judge/finding';
+import type { LineNames } from '#core/lateral/line-names';
 import type { Rejudged } from '#core/judge/compare';
 import { RULES } from '#core/judge/rules/index';
 import { nameDefect, nameFinding, nameMaterial, nameZone } from '#core/log/say-entry';
 import { ACTION_WORDS } from '#core/report/words';
 
 /** Where a finding lies, short. */
-export function sayPlace({ span, placed, inRiser }: Finding): string {
-  if (inRiser) return 'in the riser';
+export function sayPlace(
+  { span, placed, inRiser, isPlaceUnsaid, lineId }: Finding,
+  names: LineNames,
+): string {
+  if (inRiser) return `in the riser${names.on(lineId)}`;
   if (!placed) return 'not placed';
-  return span.toFt - span.fromFt < 0.05
-    ? `at ${sayFt(span.fromFt)} ft`
-    : `${sayFt(span.fromFt)} to ${sayFt(span.toFt)} ft`;
+  const feet = sayStretch(span);
+  return `${isPlaceUnsaid ? 'somewhere within ' : ''}${feet}${names.on(lineId)}`;
+}
+
+/** Feet of a stretch, short: one footage for a point. */
+function sayStretch({ fromFt, toFt }: Interval): string {
+  return toFt - fromFt < 0.05 ? `at ${sayFt(fromFt)} ft` : `${sayFt(fromFt)} to ${sayFt(toFt)} ft`;
 }
 
 /** What is known of a finding, as rows of name and value. */
-export function sayFacts(finding: Finding): (readonly [string, string])[] {
+export function sayFacts(finding: Finding, names: LineNames): (readonly [string, string])[] {
   const { facts, clock, locus, zone } = finding;
   const size: (readonly [string, string | null])[] = [
     ['Depth', facts.depthIn === null ? null : `${sayIn(facts.depthIn)} in`],
@@ -32,7 +41,7 @@ export function sayFacts(finding: Finding): (readonly [string, string])[] {
     ['Soil visible', facts.soilVisible ? 'yes' : null],
     ['Lies under', zone ? nameZone(zone).toLowerCase() : null],
     ['Side', finding.placed ? finding.responsibleSide : null],
-    ['Place', finding.placed ? `${sayPlace(finding)} ±${sayFt(finding.sigmaFt)}` : sayPlace(finding)],
+    ['Place', finding.placed ? `${sayPlace(finding, names)} ±${sayFt(finding.sigmaFt)}` : sayPlace(finding, names)],
     ['Seen in', finding.runIds.join(', ') || null],
   ];
   return size.filter((row): row is readonly [string, string] => row[1] !== null);

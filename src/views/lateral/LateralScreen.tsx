@@ -130,8 +130,11 @@ export function LateralScreen({ stored, light: storedLight }: Props) {
               <Panel id="runs" title="Runs" count={runs.length}>
                 <RunTable
                   runs={runs}
-                  setups={inspection.runs}
+                  inspection={inspection}
                   onSetup={(setup) => job.change({ what: 'run', setup })}
+                  onReference={(referenceRunId) =>
+                    job.change({ what: 'facts', facts: { job: { referenceRunId } } })
+                  }
                 />
               </Panel>
               <Panel id="coverage" title="Seen and not seen">

@@ -1,3 +1,5 @@
+import type { Inspection } from '#core/job/inspection';
+import { labelIn, labelOf } from '#core/job/labels';
 import type { Run } from '#core/job/run';
 import type { RunRow } from './model';
 import { RunSetupEdit } from './RunSetupEdit';
@@ -6,12 +8,16 @@ import styles from './Lateral.module.css';
 
 type Props = {
   readonly runs: readonly RunRow[];
-  readonly setups: readonly Run[];
+  readonly inspection: Inspection;
   readonly onSetup: (setup: Omit<Run, 'entries'>) => void;
+  /** Names the run whose access has station 0; `null` leaves the choice to Chert. */
+  readonly onReference: (runId: string | null) => void;
 };
 
 /** Every run: where its access lies, how its counter agrees, how it came home. */
-export function RunTable({ runs, setups, onSetup }: Props) {
+export function RunTable({ runs, inspection, onSetup, onReference }: Props) {
+  const { accessPoints, lines = [], job } = inspection;
+  const setups = inspection.runs;
   return (
     <>
       <table className={styles['table']}>
@@ -41,18 +47,41 @@ export function RunTable({ runs, setups, onSetup }: Props) {
               <td className={styles['near']}>
                 {foot(run.zeroFt)}, {foot(run.farthestFt)}
               </td>
-              <td data-warn={run.excessive || undefined}>
+              <td data-warn={run.excessive || run.isImplausible || undefined}>
                 {run.homeFt === null ? 'not read' : `${signed(run.misclosureFt)} ft`}
                 {run.excessive && <span>more than a counter slips</span>}
+                {run.isImplausible && <span>not believed: no footage moved for it</span>}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
+      {setups.length > 1 && (
+        <label className={styles['reference']}>
+          Feet are counted from the access of
+          <select
+            value={job.referenceRunId ?? ''}
+            onChange={(event) => onReference(event.target.value || null)}
+          >
+            <option value="">the run that saw the line’s end</option>
+            {setups.map((run) => (
+              <option key={run.id} value={run.id}>
+                {labelOf(run)}, from {labelIn(accessPoints, run.accessPointId)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {setups
         .filter(({ id }) => runs.some((run) => run.id === id))
         .map((run) => (
-          <RunSetupEdit key={run.id} run={run} onSetup={onSetup} />
+          <RunSetupEdit
+            key={run.id}
+            run={run}
+            accessPoints={accessPoints}
+            lines={lines}
+            onSetup={onSetup}
+          />
         ))}
     </>
   );

@@ -47,6 +47,8 @@ export type RunRow = {
   readonly farthestFt: number;
   readonly homeFt: number | null;
   readonly misclosureFt: number;
+  /** Too far from the zero to be slip, and not accepted. */
+  readonly isImplausible: boolean;
   readonly excessive: boolean;
 };
 
@@ -130,6 +132,7 @@ export function computeLateral(request: LateralRequest): LateralModel {
       homeFt: axis.home.homeFt,
       misclosureFt: axis.home.misclosureFt,
       excessive: axis.home.excessive,
+      isImplausible: axis.home.implausible !== null,
     })),
     segments: lateral.segments,
     coverage: lateral.coverage,

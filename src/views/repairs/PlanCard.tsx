@@ -1,4 +1,5 @@
 import type { Finding } from '#core/judge/finding';
+import type { LineNames } from '#core/lateral/line-names';
 import { methodById } from '#core/repair/methods/index';
 import { sayMoney, sayRange } from '#core/repair/money';
 import { PLAN_NAMES, sayChance, sayYears, type Weighed } from '#core/repair/pick';
@@ -11,6 +12,7 @@ type Props = {
   readonly weighed: Weighed;
   readonly horizonYears: number;
   readonly findings: readonly Finding[];
+  readonly names: LineNames;
   /** The dearest high end among the plans: the bars share one scale. */
   readonly mostUsd: number;
   readonly isPick: boolean;
@@ -56,7 +58,7 @@ export function PlanCard(props: Props) {
           <tbody>
             {plan.works.map((work) => (
               <tr key={work.id} data-first={work.isFirst || undefined} data-selected={(props.selectedId !== null && [...work.cures, ...work.holds].includes(props.selectedId)) || undefined}>
-                <td>{sayStations(work)}</td>
+                <td>{`${sayStations(work)}${props.names.on(work.lineId)}`}</td>
                 <td>
                   {methodById(work.method).verb}
                   {work.isFirst ? ', first' : ''}

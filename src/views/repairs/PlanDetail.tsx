@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { sayFt, sayList } from '#core/base/numbers';
 import type { Finding } from '#core/judge/finding';
+import type { LineNames } from '#core/lateral/line-names';
 import { nameFinding, nameZone } from '#core/log/say-entry';
 import { methodById } from '#core/repair/methods/index';
 import { sayMoney, sayRange } from '#core/repair/money';
@@ -20,6 +21,7 @@ type Props = {
   readonly chosen: Chosen | null;
   readonly refusals: readonly Refusal[];
   readonly findings: readonly Finding[];
+  readonly names: LineNames;
   readonly onChoose: (reason: string) => void;
   readonly onUnchoose: () => void;
   readonly onMakeOwn: () => void;
@@ -27,14 +29,14 @@ type Props = {
 
 /** The plan shown, line by line: quantity times rate, what it leaves, and what looks cheaper and is refused. */
 export function PlanDetail(props: Props) {
-  const { jobId, plan, isPick, chosen, refusals, findings } = props;
+  const { jobId, plan, isPick, chosen, refusals, findings, names } = props;
   const left = findings.filter(({ id }) => plan.leaves.includes(id));
   const isChosen = chosen?.planId === plan.id;
   return (
     <Panel id="plan" title={`${PLAN_NAMES[plan.id]}, line by line`}>
       {plan.works.length === 0 && <p>Nothing on this line asks for work.</p>}
       {plan.works.map((work) => (
-        <WorkLines key={work.id} work={work} findings={findings} />
+        <WorkLines key={work.id} work={work} findings={findings} names={names} />
       ))}
       {plan.works.length > 1 && (
         <p className={styles['hint']}>
@@ -46,9 +48,9 @@ export function PlanDetail(props: Props) {
         <>
           <h3>What it leaves</h3>
           <ul>
-            {left.map(({ id, number, kind, severity, span }) => (
+            {left.map(({ id, number, kind, severity, span, lineId }) => (
               <li key={id}>
-                {number}: {nameFinding(kind).toLowerCase()} at {sayStations(span)} ft, {severity}.
+                {number}: {nameFinding(kind).toLowerCase()} at {sayStations(span)} ft{names.on(lineId)}, {severity}.
               </li>
             ))}
           </ul>
@@ -93,7 +95,7 @@ export function PlanDetail(props: Props) {
   );
 } // prettier-ignore
 
-function WorkLines({ work, findings }: { readonly work: Work; readonly findings: readonly Finding[] }) {
+function WorkLines({ work, findings, names }: { readonly work: Work; readonly findings: readonly Finding[]; readonly names: LineNames }) {
   const method = methodById(work.method);
   const { depth, publicFt, zones, tees, cures, holds } = work;
   const facts = [
@@ -108,7 +110,7 @@ function WorkLines({ work, findings }: { readonly work: Work; readonly findings:
   return (
     <div className={styles['work-lines']}>
       <h3>
-        {method.verb} <span>{sayStations(work)} ft</span>
+        {method.verb} <span>{`${sayStations(work)} ft${names.on(work.lineId)}`}</span>
         {work.isFirst && ', first'}
       </h3>
       <p className={styles['hint']}>{facts.join(' · ')}</p>

@@ -100,6 +100,7 @@ export const RepairsWork = memo(function RepairsWork({ inspection, derived, pref
             weighed={weighedOf(plan.id)}
             horizonYears={repair.weighing.horizonYears}
             findings={derived.findings}
+            names={derived.names}
             mostUsd={mostUsd}
             isPick={plan.id === repair.pick.planId}
             isChosen={plan.id === repair.chosen?.planId}
@@ -120,6 +121,7 @@ export const RepairsWork = memo(function RepairsWork({ inspection, derived, pref
             chosen={repair.chosen}
             refusals={repair.refusals.get(shown.id) ?? []}
             findings={derived.findings}
+            names={derived.names}
             onChoose={(reason) => actions.choosePlan(shown, reason)}
             onUnchoose={() => repair.chosen && actions.drop(repair.chosen.decisionId)}
             onMakeOwn={() => keepOwn(shown.works)}

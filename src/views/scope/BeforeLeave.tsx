@@ -6,6 +6,7 @@ import type { Stand } from '#core/judge/check';
 import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import styles from './BeforeLeave.module.css';
+import { type OnePress, pressesFor } from './one-press';
 import panel from './panel.module.css';
 import { useTicked } from './useTicked';
 
@@ -13,6 +14,8 @@ type Props = {
   readonly derived: Derived;
   /** Goes to a run and an entry of it on this screen. */
   readonly onGo: (runId: string, entryId: string | null) => void;
+  /** Does at once what clears a thing. */
+  readonly onPress: (press: OnePress) => void;
   /** Leaves the site, with a reason where something that holds the report back is open. */
   readonly onLeave: (reason: string, open: readonly ToClear[]) => void;
 };
@@ -25,7 +28,7 @@ const STAND_NAMES: Readonly<Record<Stand, string>> = {
 };
 
 /** What is still open, contradictory or not known, by where one must stand to clear it. */
-export function BeforeLeave({ derived, onGo, onLeave }: Props) {
+export function BeforeLeave({ derived, onGo, onPress, onLeave }: Props) {
   const items = listToClear(derived);
   const ticked = useTicked(items);
   const blockers = items.filter(({ level }) => level === 'blocker');
@@ -48,6 +51,7 @@ export function BeforeLeave({ derived, onGo, onLeave }: Props) {
           items={blockers}
           derived={derived}
           onGo={onGo}
+          onPress={onPress}
           isStandNamed
         />
         {stands.map((stand) => (
@@ -57,6 +61,7 @@ export function BeforeLeave({ derived, onGo, onLeave }: Props) {
             items={items.filter((item) => item.stand === stand && item.level !== 'blocker')}
             derived={derived}
             onGo={onGo}
+            onPress={onPress}
           />
         ))}
         {ticked.length > 0 && (
@@ -84,12 +89,14 @@ function List({
   items,
   derived,
   onGo,
+  onPress,
   isStandNamed = false,
 }: {
   readonly title: string;
   readonly items: readonly ToClear[];
   readonly derived: Derived;
   readonly onGo: Props['onGo'];
+  readonly onPress: Props['onPress'];
   readonly isStandNamed?: boolean;
 }) {
   if (items.length === 0) return null;
@@ -110,6 +117,11 @@ function List({
                   {item.message}
                 </span>
               </p>
+              {pressesFor(derived.inspection, item).map((press) => (
+                <button key={press.says} type="button" onClick={() => onPress(press)}>
+                  {press.says}
+                </button>
+              ))}
               {(runId !== null || stage !== 'scope') && (
                 <a
                   href={hrefOfIssue(derived.inspection.job.id, item)}

@@ -1,10 +1,10 @@
 import { useEffect, useRef } from 'react';
 import { sayFt } from '#core/base/numbers';
 import type { Derived } from '#core/derive';
-import type { Finding } from '#core/judge/finding';
 import { nameFinding, nameMaterial, nameZone } from '#core/log/say-entry';
 import { ACTION_WORDS, OVERALL_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
+import { sayPlace } from '../findings/say';
 import styles from './FindingsSoFar.module.css';
 import panel from './panel.module.css';
 
@@ -59,7 +59,7 @@ export function FindingsSoFar({ derived, selected, onSelect }: Props) {
               >
                 <Flake severity={finding.severity} number={finding.number} />
                 <span>
-                  <strong>{nameFinding(finding.kind)}</strong> {sayPlace(finding)}
+                  <strong>{nameFinding(finding.kind)}</strong> {sayPlace(finding, derived.names)}
                   <br />
                   <span className={styles['verdict']}>
                     {finding.severity} · {ACTION_WORDS[finding.action]}
@@ -85,12 +85,4 @@ export function FindingsSoFar({ derived, selected, onSelect }: Props) {
       )}
     </section>
   );
-}
-
-function sayPlace({ span, placed, inRiser }: Finding): string {
-  if (inRiser) return 'in the riser';
-  if (!placed) return 'not placed';
-  return span.toFt - span.fromFt < 0.05
-    ? `at ${sayFt(span.fromFt)}`
-    : `${sayFt(span.fromFt)} to ${sayFt(span.toFt)}`;
 }

@@ -83,6 +83,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
         dropFt: zeroAt === 'rim' ? number('dropFt') : 0,
       },
       cleanedBefore: text('cleanedBefore'),
+      waterAtStart: text('waterAtStart'),
       ...(text('head') ? { head: text('head') } : {}),
       aid: text('aid'),
     };
@@ -186,7 +187,13 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
               name="cleanedBefore"
               label="Cleaned before this look"
               options={CLEANED_BEFORE}
-              value="none"
+              value="unknown"
+            />
+            <Select
+              name="waterAtStart"
+              label="Water in the line now"
+              options={WATER_WORDS}
+              value="unknown"
             />
             <div className={form['field']}>
               <label htmlFor="head">Head</label>
@@ -258,6 +265,13 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
     </div>
   );
 }
+
+/** What water runs when the camera goes in: until somebody says, nothing is known of what stands. */
+const WATER_WORDS = [
+  ['unknown', 'Not said'],
+  ['none', 'None: nobody runs any'],
+  ['running', 'Running'],
+] as const;
 
 const LABELS: Record<string, string> = {
   diameterIn: 'Bore',

@@ -38,7 +38,7 @@ type Props = {
 export function RunState(props: Props) {
   const { scope, inspection, run, place, position, onPass, onAppend, onRun, onNewRun } = props;
   const { pass, counterFt } = place;
-  const water = useWater(scope, props.laterMs);
+  const water = useWater(scope, run, props.laterMs);
   const giveUp = () => {
     const { entries: _entries, outcome, ...setup } = run;
     props.onSetup(outcome === 'abandoned' ? setup : { ...setup, outcome: 'abandoned' });
@@ -60,6 +60,7 @@ export function RunState(props: Props) {
         name="water"
         value={water.state}
         options={[
+          ['none', 'None'],
           ['running', 'On'],
           ['draining', 'Draining'],
           ['drained', 'Drained'],
@@ -168,18 +169,20 @@ function WalkThings({
 }
 
 function Here({ scope }: { readonly scope: Scope }) {
-  const { derived, headFt } = scope;
-  if (headFt === null) return <p>This run has no place on the line yet.</p>;
-  const segment = segmentAt(derived.lateral.segments, headFt);
+  const { lateral, headFt } = scope;
+  if (headFt === null || lateral === null) return <p>This run has no place on the line yet.</p>;
+  const segment = segmentAt(lateral.segments, headFt);
   if (!segment || segment.material === 'unknown') return <p>The pipe here has not been logged.</p>;
-  const lineFt = derived.lateral.features.find(
-    ({ feature }) => feature === 'property-line',
+  const lineFt = lateral.features.find(
+    ({ feature, isPlaceUnsaid }) => feature === 'property-line' && !isPlaceUnsaid,
   )?.stationFt;
   const away = lineFt === undefined ? null : lineFt - headFt;
   return (
     <p>
       <strong>
-        {segment.diameterIn} in {nameMaterial(segment.material)}
+        {segment.diameterIn !== null && `${segment.diameterIn} in `}
+        {nameMaterial(segment.material)}
+        {segment.isBoreAssumed && segment.diameterIn !== null && ' (size assumed)'}
       </strong>
       {segment.zone && `, ${nameZone(segment.zone).toLowerCase()}`}
       <br />
@@ -191,7 +194,11 @@ function Here({ scope }: { readonly scope: Scope }) {
 }
 
 /** The water's state, and for how long it has been off. */
-function useWater(scope: Scope, laterMs: number): { state: WaterState | null; label: string } {
+function useWater(
+  scope: Scope,
+  run: Run,
+  laterMs: number,
+): { state: WaterState | null; label: string } {
   const [nowMs, setNowMs] = useState<number | null>(null);
   useEffect(() => {
     const tell = () => setNowMs(Date.now() + laterMs);
@@ -204,7 +211,14 @@ function useWater(scope: Scope, laterMs: number): { state: WaterState | null; la
   );
   const last = entries.at(-1);
   const state = last === undefined ? null : last.kind === 'water' ? last.state : 'running';
-  if (last === undefined) return { state, label: 'Water · none run yet' };
+  // Before anything was logged the water is as it was when the run began.
+  if (last === undefined) {
+    const { waterAtStart } = run;
+    if (waterAtStart === 'none' || waterAtStart === 'running')
+      return { state: waterAtStart, label: 'Water' };
+    return { state, label: 'Water · not said' };
+  }
+  if (state === 'none') return { state, label: 'Water' };
   const lastRunning = entries.findLastIndex(
     (entry) => entry.kind !== 'water' || entry.state === 'running',
   );

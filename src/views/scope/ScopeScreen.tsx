@@ -210,7 +210,15 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
                   <FindingsSoFar derived={scope.derived} selected={selected} onSelect={select} />
                 )}
                 {view === 'leave' && (
-                  <BeforeLeave derived={scope.derived} onGo={goTo} onLeave={leave} />
+                  <BeforeLeave
+                    derived={scope.derived}
+                    onGo={goTo}
+                    onPress={(press) => {
+                      if ('setup' in press) job.change({ what: 'run', setup: press.setup });
+                      else job.append(press.runId, [press.draft], rig.laterMs);
+                    }}
+                    onLeave={leave}
+                  />
                 )}
               </div>
               <RunState

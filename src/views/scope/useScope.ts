@@ -6,6 +6,7 @@ import { roundTo } from '#core/base/numbers';
 import type { Finding } from '#core/judge/finding';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
+import type { Lateral } from '#core/lateral/lateral';
 import { segmentAt } from '#core/lateral/segments';
 import type { Entry } from '#core/log/entry';
 import type { Pass } from '#core/log/vocabulary';
@@ -37,6 +38,8 @@ const NO_WORDS: readonly OwnWord[] = [];
 export type Scope = {
   readonly derived: Derived;
   readonly axis: RunAxis | null;
+  /** The line that the run is on, once it has a place there. */
+  readonly lateral: Lateral | null;
   readonly open: readonly Entry[];
   readonly headFt: number | null;
   readonly context: CalloutContext;
@@ -67,23 +70,24 @@ export function useScope(
     const headFt = axis?.placed
       ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
       : null;
-    const access = inspection.accessPoints.find(({ id }) => id === run?.accessPointId);
-    const here = headFt === null ? null : segmentAt(derived.lateral.segments, headFt);
+    const lateral = [derived.lateral, ...derived.branches].find((one) => axis !== null && one.axes.includes(axis)) ?? null; // prettier-ignore
+    const here = headFt === null || !lateral ? null : segmentAt(lateral.segments, headFt);
     return {
       derived,
       axis,
+      lateral,
       open,
       headFt,
       context: {
         counterFt,
         pass,
-        boreHereIn: here?.diameterIn ?? access?.diameterIn ?? null,
+        boreHereIn: here?.diameterIn ?? null,
         standing,
         openIds: new Set(open.map(({ id }) => id)),
         ownWords,
       },
     };
-  }, [derived, inspection, run, counterFt, pass, ownWords]);
+  }, [derived, run, counterFt, pass, ownWords]);
 }
 
 /** What the line's words would log, and how Chert would grade it. */

@@ -22,6 +22,13 @@ const LABELS = {
   bendsDeg: 'Bends on the way in',
   dropFt: 'Drop to the pipe',
 };
+const TROUBLE_WORDS = [
+  ['', 'As the words say'],
+  ['stuck-cap', 'A cap that will not come'],
+  ['buried', 'Buried or covered'],
+  ['in-the-way', 'Something in the way'],
+  ['other', 'Something else'],
+] as const;
 const ALONG_WORDS = [
   ['', 'Not known'],
   ['house-end', 'At the house end'],
@@ -38,7 +45,13 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
     event.preventDefault();
     const { text, number } = readForm(event.currentTarget);
     const bends = text(at('bends')).split(/[\s,;°]+/).filter((angle) => angle !== '').map(Number); // prettier-ignore
-    const { bendsDeg: _bends, dropFt: _drop, alongLine: _along, ...known } = access;
+    const {
+      bendsDeg: _bends,
+      dropFt: _drop,
+      alongLine: _along,
+      trouble: _trouble,
+      ...known
+    } = access;
     // What files of Chert's first months called it goes with the first change.
     const { along: _former, ...kept } = known as typeof known & { along?: unknown };
     const changed = {
@@ -51,6 +64,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
       obstacle: text(at('obstacle')) || null,
       ...(bends.length > 0 ? { bendsDeg: bends } : {}),
       ...(text(at('dropFt')) === '' ? {} : { dropFt: number(at('dropFt')) }),
+      ...(text(at('trouble')) === '' ? {} : { trouble: text(at('trouble')) }),
       ...(text(at('along')) === '' ? {} : { alongLine: text(at('along')) }),
     };
     const faults = faultsOf(accessPointSchema.validate(changed, VALIDATION).error, LABELS);
@@ -89,6 +103,12 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
           />
           <Field name={at('bends')} label="Bends in, degrees" value={access.bendsDeg?.join(', ')} />
           <Field name={at('obstacle')} label="In the way" value={access.obstacle ?? ''} />
+          <Select
+            name={at('trouble')}
+            label="That is"
+            options={TROUBLE_WORDS}
+            value={access.trouble ?? ''}
+          />
           <div className={styles['wide']}>
             <Field name={at('place')} label="Where, in a few words" value={access.place} />
           </div>

@@ -16,6 +16,7 @@ import { AccessForm } from './AccessForm';
 import { FactsForm } from './FactsForm';
 import { History } from './History';
 import styles from './SiteScreen.module.css';
+import { Told } from './Told';
 import { Walk } from './Walk';
 
 type Props = {
@@ -116,6 +117,7 @@ export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
               onFacts={(facts) => job.change({ what: 'facts', facts })}
             />
           </section>
+          <Told inspection={inspection} onFacts={(facts) => job.change({ what: 'facts', facts })} />
           <section className={styles['part']} aria-labelledby="history-title">
             <h2 id="history-title">History</h2>
             <History inspection={inspection} />

@@ -15,6 +15,7 @@ const THINGS = [
   'hedge',
   'sunken-ground',
   'wet-ground',
+  'wet-crawlspace',
   'buried-cleanout',
   'missing-cleanout',
 ];
