@@ -39,7 +39,7 @@ test('book, access, run, a dozen call-outs, report', async ({ page }) => {
 
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Repair two spots before you close. All 92 feet were seen.',
+    'Repair two spots before you close. All 92 feet from A were seen, but for the bottom of 8 feet under water.',
   );
   // Homecoming: (43 + 51) on the way back lose 0.4 ft × (92 + 49)/183.6 and × (92 + 41)/183.6.
   const belly = page.locator('section').filter({ hasText: 'Low stretch that holds water' });
@@ -69,10 +69,10 @@ test('the chip says what was understood, graded, and what is missing', async ({ 
   await line.fill('wobbly thingummy');
   await expect(chip).toContainText('Kept as a flag');
   // What the log would not take stays on the line, and the chip says what it wants.
-  await line.fill('locate white x');
+  await line.fill('retract 99');
   await line.press('Enter');
-  await expect(line).toHaveValue('locate white x');
-  await expect(chip).toContainText('still wanted: the depth');
+  await expect(line).toHaveValue('retract 99');
+  await expect(chip).toContainText('still wanted: a footage at which something is logged');
 });
 
 test('corrections stay visible, retractions can be undone', async ({ page }) => {
@@ -212,7 +212,7 @@ test('the Section zooms by keys, by drag and by buttons, and a finding chosen th
   await page.getByRole('button', { name: 'Show the whole line' }).click();
   await expect.poll(labels).toContain('90');
   await drawing
-    .locator('svg text', { hasText: /^2$/ })
+    .locator('svg text', { hasText: /^3$/ })
     .locator('xpath=preceding-sibling::*[1]')
     .click();
   await show(page, 'Findings');

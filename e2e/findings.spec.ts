@@ -42,10 +42,10 @@ test('correcting a wrong material re-judges what rested on it, and says all that
   await page.getByRole('button', { name: 'Log the correction' }).click();
 
   const changed = page.getByRole('status', { name: 'What changed' });
-  await expect(changed).toContainText('4 things changed after the pipe was corrected.');
-  await expect(changed).toContainText('Finding 5, deformation at 20.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
-  await expect(changed).toContainText('Finding 3, deformation at 32.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
-  await expect(changed).toContainText(/Finding 2, hole at 36\.9 ft: ABS → bituminous fiber/);
+  await expect(changed).toContainText('7 things changed after the pipe was corrected.');
+  await expect(changed).toContainText('Finding 6, deformation at 20.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
+  await expect(changed).toContainText('Finding 4, deformation at 32.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
+  await expect(changed).toContainText(/Finding 3, hole at 36\.9 ft: ABS → bituminous fiber/);
   await expect(changed).toContainText(/Finding 101, material at .* ft: new\./);
   await expect(detail(page)).toContainText('moderate · repair');
   await expect(detail(page)).toContainText('Let nobody put a cutter or high pressure in it.');
@@ -112,7 +112,7 @@ test('findings are gone through by keys alone: down, grade, confirm, next open',
   await page.getByLabel('Reason').blur();
   await page.keyboard.press('?');
   await expect(page.getByText('on to the next open one')).toBeVisible();
-  await expect(page.getByText('4 of 5 wait for you to look.')).toBeVisible();
+  await expect(page.getByText('5 of 6 wait for you to look.')).toBeVisible();
 });
 
 test('a finding is dismissed with a reason, opened again, parted and joined', async ({ page }) => {
@@ -153,7 +153,7 @@ test('the other profile is shown beside this one, and taken over with one press'
 }) => {
   await openCopy(page, 'find-profile');
   const parts = page.getByRole('region', { name: 'Judged by' });
-  await expect(parts.getByRole('row', { name: /3, deformation/ })).toContainText(
+  await expect(parts.getByRole('row', { name: /4, deformation/ })).toContainText(
     /watch it.*repair/,
   );
   await parts.getByRole('button', { name: /^Renew first/ }).click();

@@ -55,7 +55,7 @@ test('a dig of one’s own is stretched by keys and by dragging: price, cures an
   for (let press = 0; press < 8; press += 1) await page.keyboard.press('ArrowLeft');
   await expect(workEnd(page, 'ends')).toHaveAttribute('aria-valuetext', '54.8 ft');
   const broken = page.getByRole('status', { name: 'Rules that it breaks' });
-  await expect(own).toContainText('Leaves finding 2');
+  await expect(own).toContainText('Leaves finding 3');
   expect(await own.textContent()).not.toBe(before);
 
   // Back again by the pointer, past the root mass, and short of the sag at the other end.
@@ -69,7 +69,7 @@ test('a dig of one’s own is stretched by keys and by dragging: price, cures an
     await page.mouse.up();
   };
   await drag('ends', 6);
-  await expect(own).toContainText('ends findings 1 and 2');
+  await expect(own).toContainText('ends findings 1 and 3');
   await drag('begins', 5);
   await expect(broken).toContainText(/stops short of finding 1, which needs 40\.7 to 53\.7 ft/);
   await expectSaved(page);

@@ -277,6 +277,27 @@ describe('corrections', () => {
     expect(first('correct 31 crack hairline', { standing: log })).not.toHaveProperty('extentRatio');
   });
 
+  it.each<[string, 'out' | 'back', Record<string, unknown>]>([
+    ['correct 9.5 asbestos cement', 'back', { pass: 'out', side: 'far', diameterIn: 4, readingFt: 9.5 }],
+    ['correct 9.5 asbestos cement this side', 'back', { pass: 'out', side: 'near' }],
+    ['correct 9.5 6 in asbestos cement', 'back', { side: 'far', diameterIn: 6 }],
+  ])('keep place, pass, side and size unless they say otherwise: %s', (text, pass, expected) => {
+    expect(first(text, { standing: log, pass, counterFt: 12, boreHereIn: 8 })).toMatchObject(expected);
+  }); // prettier-ignore
+
+  it('leave a flag with words of its own to what is about the same thing', () => {
+    const flags = entries(
+      { kind: 'flag', readingFt: 30, note: 'roots' },
+      { kind: 'flag', readingFt: 50, note: 'wobbly thingummy' },
+      { kind: 'flag', readingFt: 55 },
+    );
+    const settles = (text: string) => first(text, { standing: flags }).replaces;
+    expect(settles('roots 20% 30.5')).toBe('e1');
+    expect(settles('offset half inch at 30.5')).toBeUndefined();
+    expect(settles('roots 20% 50')).toBeUndefined();
+    expect(settles('roots 20% 55')).toBe('e3');
+  });
+
   it('keeps as a flag a correction of nothing', () => {
     expect(parseCallout('correct 88 clay', context({ standing: log }))).toMatchObject({
       understood: false,

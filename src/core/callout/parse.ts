@@ -63,6 +63,23 @@ const SETTLES: readonly EntryDraft['kind'][] = ['defect', 'feature', 'material',
 /** An open flag this close to what is said now was about it, feet. */
 const SETTLES_WITHIN_FT = 2;
 
+/** What a thing is, for telling whether two call-outs are about the same one. */
+function thingOf(draft: EntryDraft): string {
+  if (draft.kind === 'defect') return `defect ${draft.defect}`;
+  return draft.kind === 'feature' ? `feature ${draft.feature}` : draft.kind;
+}
+
+/**
+ * Whether what is said now may be what a flag was about: one press says only "something here"; a flag with
+ * words of its own is settled by what is about the same thing, else by hand.
+ */
+function mayBeAbout(flag: Entry, draft: EntryDraft, context: CalloutContext): boolean {
+  const words = flag.note?.trim() ?? '';
+  if (words === '') return true;
+  const meant = readClause(words, { ...context, standing: [], counterFt: flag.readingFt });
+  return meant?.drafts.some((one) => thingOf(one) === thingOf(draft)) ?? false;
+}
+
 /** A thing said where a flag waits settles the flag. */
 function settleFlag(draft: EntryDraft, context: CalloutContext): EntryDraft {
   const { readingFt } = draft;
@@ -71,6 +88,7 @@ function settleFlag(draft: EntryDraft, context: CalloutContext): EntryDraft {
   const away = (entry: Entry) => Math.abs((entry.readingFt ?? Infinity) - readingFt);
   const flag = context.standing
     .filter((entry) => entry.kind === 'flag' && away(entry) <= SETTLES_WITHIN_FT)
+    .filter((entry) => mayBeAbout(entry, draft, context))
     .sort((a, b) => away(a) - away(b))[0];
   return flag ? { ...draft, replaces: flag.id } : draft;
 }

@@ -49,6 +49,15 @@ function stretchesOf(lateral: Lateral, material: Material): Interval[] {
   return [...lateral.segments, ...own].filter(isIt);
 }
 
+/** Entries that say another utility runs through a line: from the log, whatever they were joined to. */
+function crossingsOf({ axes, unplaced }: Lateral): string[] {
+  return [...axes, ...unplaced].flatMap(({ log }) =>
+    log.standing.flatMap((entry) =>
+      entry.kind === 'defect' && entry.defect === 'utility-crossing' ? [entry.id] : [],
+    ),
+  );
+}
+
 /** Iron that is too thin to be scraped, by what was found in it. */
 function isThin({ kind, severity, material, computed, facts }: Finding): boolean {
   if (!IRON.includes(material) || (kind !== 'wall-loss' && kind !== 'deformation')) return false;
@@ -58,16 +67,15 @@ function isThin({ kind, severity, material, computed, facts }: Finding): boolean
 
 /** Every stop of a job, from what was logged; what the inspector decided over a finding changes none. */
 export function listStops(laterals: readonly Lateral[], findings: readonly Finding[]): Stop[] {
-  const crossings = findings.filter(({ kind }) => kind === 'utility-crossing');
   const thin = findings.filter(isThin);
   return laterals.flatMap((lateral) => {
     const { lineId } = lateral;
     const here = (finding: Finding) => finding.lineId === lineId;
-    const [crossing] = crossings.filter(here);
+    const crossings = crossingsOf(lateral);
     const material = (id: StopId, name: Material) =>
       stretchesOf(lateral, name).map((span) => stopOf(id, lineId, { fromFt: span.fromFt, toFt: span.toFt }, [])); // prettier-ignore
     return [
-      ...(crossing ? [stopOf('utility', lineId, null, crossing.entryIds)] : []),
+      ...(crossings.length > 0 ? [stopOf('utility', lineId, null, crossings)] : []),
       ...material('asbestos', 'asbestos-cement'),
       ...material('fiber', 'bituminous-fiber'),
       ...thin.filter(here).map(({ span, entryIds }) => stopOf('thin-iron', lineId, span, entryIds)),

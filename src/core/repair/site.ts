@@ -49,7 +49,7 @@ export function siteOf(derived: Derived): Site {
     thresholds: thresholdsInForce(settings.thresholds),
     wayIn: wayInOf(derived),
     utilityLines: new Set(
-      findings.filter(({ kind }) => kind === 'utility-crossing').map(({ lineId }) => lineId),
+      derived.stops.filter(({ id }) => id === 'utility').map(({ lineId }) => lineId),
     ),
     owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
     authoritys: findings.filter(

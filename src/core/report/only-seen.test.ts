@@ -1,0 +1,341 @@
+import { describe, expect, it } from 'vitest';
+import { derive, type Derived } from '../derive';
+import type { AccessPoint } from '../job/access-point';
+import type { Inspection } from '../job/inspection';
+import type { Run } from '../job/run';
+import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
+import { accessOf, joinedInspection, tieOf } from '../testing/joined';
+import { defect, pool } from '../testing/rules';
+import { composeDocuments } from './documents';
+import { composeReport } from './compose';
+
+const back = { pass: 'back' as const };
+const home = (readingFt: number | null, more: Partial<Said> = {}): Said => ({ kind: 'home', readingFt, ...back, ...more }); // prettier-ignore
+const zone = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'zone', zone: name, side: 'far', readingFt, ...more }); // prettier-ignore
+const water = (state: string, more: Partial<Said> = {}): Said => ({
+  kind: 'water',
+  state,
+  ...more,
+});
+const feature = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'feature', feature: name, readingFt, ...more }); // prettier-ignore
+
+type Setup = {
+  readonly run?: Partial<Run> & { readonly waterAtStart?: Run['waterAtStart'] | undefined };
+  readonly access?: Partial<AccessPoint>;
+  readonly job?: Partial<Inspection['job']>;
+  readonly property?: Partial<Inspection['property']>;
+};
+
+/** A 60 ft run in 6 in clay to the main, of which nothing is said beyond these entries. */
+function of(said: readonly Said[], { run = {}, access = {}, job = {}, property = {} }: Setup = {}): Derived {
+  const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
+  const whole = { ...bare, ...run } as Run;
+  const accessPoints = [accessOf('A', access)];
+  return derive(inspectionOf([whole], { accessPoints, job, property }));
+} // prettier-ignore
+
+const codes = ({ checks }: Derived) => checks.map(({ code }) => code);
+const headline = (derived: Derived) => composeReport(derived).headline;
+const wordsOf = (derived: Derived) => JSON.stringify(composeReport(derived).blocks);
+const paper = (derived: Derived) => JSON.stringify(composeDocuments(derived));
+
+describe('homecoming', () => {
+  const gap = defect('gap', { gapIn: 2, readingFt: 50 });
+  it.each<[string, Said[], number, string | null]>([
+    ['none moves nothing', [gap], 50, null],
+    ['a bare one moves nothing', [gap, home(null)], 50, null],
+    ['a small one is shared out', [gap, home(0.6)], 50 - (0.6 * 50) / 119.4, null],
+    ['a gross one moves nothing and blocks', [gap, home(39)], 50, 'home-implausible'],
+    ['unless somebody accepted it', [gap, home(8, { accepted: true })], 50 - (8 * 50) / 112, null],
+  ])('%s', (_, said, atFt, code) => {
+    const derived = of(said, { run: { waterAtStart: 'none' } });
+    expect(derived.findings[0]!.span.fromFt).toBeCloseTo(atFt, 1);
+    expect(codes(derived).includes('home-implausible')).toBe(code !== null);
+    if (code) expect(derived.lateral.coverage.clearFt).toBe(60);
+  });
+});
+
+describe('water', () => {
+  const belly = (more: Partial<Said> = {}) => pool({ fillRatio: 0.4, ...more });
+  it.each<[string, Said[], Setup['run'], RegExp, boolean]>([
+    ['nobody said', [belly()], {}, /nobody said whether water was running/, false],
+    ['none ran', [belly()], { waterAtStart: 'none' }, /with no water running/, true],
+    ['it ran from the start', [belly()], { waterAtStart: 'running' }, /seen while water was running/, false],
+    ['before the first word of it', [belly(), water('running')], {}, /nobody said whether water was running/, false],
+    ['drained', [water('drained'), belly()], {}, /after the line had drained/, true],
+    ['nobody runs any', [water('running'), water('none'), belly()], {}, /with no water running/, true],
+  ])('%s', (_, said, run, words, verified) => {
+    const derived = of(said, { run: run! });
+    expect(derived.findings[0]!.verified).toBe(verified);
+    expect(wordsOf(derived)).toMatch(words);
+    expect(codes(derived).includes('water-unverified')).toBe(!verified);
+    if (!/had drained/.test(words.source)) expect(paper(derived)).not.toContain('had drained');
+  }); // prettier-ignore
+
+  it('takes depth and ends from the sighting that saw it standing', () => {
+    const derived = of([
+      water('running'),
+      belly({ readingFt: 29.5, toReadingFt: 39.5, fillRatio: 1 }),
+      MAIN_AT_60,
+      water('drained', { ...back, readingFt: 60 }),
+      belly({ readingFt: 38, toReadingFt: 31, fillRatio: 0.2, ...back }),
+    ]);
+    const [finding] = derived.findings;
+    expect(derived.findings).toHaveLength(1);
+    expect([finding!.span.fromFt, finding!.span.toFt, finding!.severity]).toEqual([31, 38, 'moderate']); // prettier-ignore
+    expect(derived.lateral.coverage.obscuredFt).toBe(0);
+  });
+
+  it('is absent only over feet that were seen drained', () => {
+    const wet = of([water('running')]);
+    expect(wet.absences).not.toContain('standing-water');
+    expect(wordsOf(wet)).toContain('Nobody saw the line drained');
+    const dry = of([], { run: { waterAtStart: 'none' } });
+    expect(dry.absences).toContain('standing-water');
+    const half = of([MAIN_AT_60, water('drained', { ...back, readingFt: 60 }), { ...feature('tee', 20), ...back }]); // prettier-ignore
+    expect(half.absences).not.toContain('standing-water');
+    expect(wordsOf(half)).toContain('Whether water stands was seen over 40 feet only');
+  });
+});
+
+describe('ground', () => {
+  const failed = (readingFt: number) =>
+    pool({ readingFt, toReadingFt: readingFt + 4, fillRatio: 0.95 });
+  it('is not carried on from one word at an indoor cleanout', () => {
+    const derived = of([failed(50)], { access: { zone: 'crawlspace' }, run: { waterAtStart: 'none' } }); // prettier-ignore
+    expect(derived.findings[0]!.courtesy).toBe(false);
+    expect(derived.overall).toBe('repair-needed');
+    expect(codes(derived)).toContain('zone-open');
+    expect(headline(derived)).not.toContain('No work');
+  });
+
+  it('ends at a logged wall, and what lies inside is told in the headline where it failed', () => {
+    const derived = of([feature('wall', 20), failed(10), zone('yard', 20)], { access: { zone: 'crawlspace' }, run: { waterAtStart: 'none' } }); // prettier-ignore
+    expect(derived.findings[0]!.courtesy).toBe(true);
+    expect(codes(derived)).not.toContain('zone-open');
+    expect(headline(derived)).toMatch(/Outside what was asked for: low stretch that holds water 10 to 14 ft, in the crawlspace\./); // prettier-ignore
+  });
+
+  it('grades no neighbour for what ends at the limit', () => {
+    const derived = of([zone('yard', 0), zone('driveway', 30), defect('scale', { extentRatio: 0.3, readingFt: 20, toReadingFt: 30 })]); // prettier-ignore
+    const table = composeReport(derived).blocks.find((block) => block.kind === 'table' && block.title === 'Part by part'); // prettier-ignore
+    expect(table?.kind === 'table' && table.rows.map(([, , name, grade]) => [name, grade])).toEqual(
+      [
+        ['yard', 'Major'],
+        ['driveway', 'Nothing found'],
+      ],
+    );
+  });
+
+  it('cuts what crosses the line of duty, each part with its own side', () => {
+    const derived = of([feature('property-line', 32), failed(30)], { job: { responsibility: 'to-property-line' }, run: { waterAtStart: 'none' } }); // prettier-ignore
+    expect(derived.findings.map(({ number, span, responsibleSide }) => [number, span.fromFt, span.toFt, responsibleSide])).toEqual([
+      [1, 30, 32, 'owner'],
+      [101, 32, 34, 'public'],
+    ]); // prettier-ignore
+  });
+});
+
+describe('the whole line', () => {
+  it.each<[AccessPoint['alongLine'], Derived['completeness'], RegExp]>([
+    ['house-end', 'whole', /^The sewer works\. No work is needed now\. All 60 feet were seen\.$/],
+    ['along', 'partial', /not all is settled: the pipe between the house and A was not seen/],
+    ['near-street', 'partial', /The pipe between the house and A was not reached/],
+    [undefined, 'whole', /All 60 feet from A were seen\.$/],
+  ])('above an access %s: %s', (alongLine, completeness, words) => {
+    const access = alongLine === undefined ? {} : { alongLine };
+    const derived = of([], { access, run: { waterAtStart: 'none' } });
+    expect(derived.completeness).toBe(completeness);
+    expect(headline(derived)).toMatch(words);
+    if (completeness === 'partial') expect(derived.lateral.coverage.unreachedFt).toBeNull();
+  });
+
+  it('is the run that reached the main; another is told by itself', () => {
+    const short = runOf([CLAY, { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 22 }], { id: 'R1', accessPointId: 'K' }); // prettier-ignore
+    const long = { ...runOf([CLAY, MAIN_AT_60], { id: 'R2', accessPointId: 'A' }) };
+    const base = joinedInspection({ runs: [short, long] });
+    const { referenceRunId: _chosen, ...job } = base.job;
+    const derived = derive({ ...base, job });
+    expect(derived.lateral.axes.map(({ run }) => run.id)).toEqual(['R2']);
+    expect(derived.lateral.reachedMain).toBe(true);
+    expect(wordsOf(derived)).toContain('Run R1 from K saw 22 feet and is not joined to the rest');
+  });
+
+  it('asks where two joined counters put one change of pipe far apart', () => {
+    const tee = (readingFt: number) => feature('tee', readingFt);
+    const change = (readingFt: number): Said => ({ kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt }); // prettier-ignore
+    const runs = [
+      runOf([CLAY, tee(10), change(30), tee(50), MAIN_AT_60]),
+      runOf([CLAY, tee(10), change(38), tee(50), MAIN_AT_60], { id: 'R2', accessPointId: 'B' }),
+    ];
+    const ties = [tieOf('T1', 'R1 2 = R2 2'), tieOf('T2', 'R1 4 = R2 4')];
+    expect(codes(derive(joinedInspection({ runs, ties })))).toContain('counters-disagree');
+  });
+
+  it('asks for a pipe that nobody was in, at the end of a run', () => {
+    expect(codes(of([{ kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt: 60 }]))).toContain('material-zero-length'); // prettier-ignore
+  });
+});
+
+describe('branches', () => {
+  const lines = [{ id: 'main-line', label: 'house' }, { id: 'L2', label: 'guest house', joins: 'main-line' }]; // prettier-ignore
+  const hole = defect('hole', { form: 'wall-missing', readingFt: 8 });
+  const runs = [
+    runOf([CLAY, hole, MAIN_AT_60]),
+    runOf([CLAY, { ...hole, readingFt: 12 }, { kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 30 }], { id: 'R2', accessPointId: 'G', lineId: 'L2' }),
+  ]; // prettier-ignore
+  const derived = derive({ ...joinedInspection({ runs, more: { lines } }) });
+  it('say in every document which line a footage is on, and from where it counts', () => {
+    const text = paper(derived);
+    expect(text).toContain('Hole in the pipe at 12 ft from G on the guest house line');
+    expect(text).toContain('Hole in the pipe at 8 ft from A on the house line');
+    expect(text).toContain('What the guest house line is made of (feet from G)');
+    const { contractor } = composeDocuments(derived);
+    const quote = contractor.find((block) => block.kind === 'table' && block.title === 'What to quote for'); // prettier-ignore
+    expect(quote?.kind === 'table' && quote.rows.every(([feet]) => /on the (guest )?house line$/.test(feet!))).toBe(true); // prettier-ignore
+  });
+
+  it('are named in every check', () => {
+    const messages = derived.checks.filter(({ code }) => code === 'no-locate').map(({ message }) => message); // prettier-ignore
+    expect(messages.every((text) => / on the (guest )?house line/.test(text))).toBe(true);
+    expect(messages).toHaveLength(2);
+  });
+});
+
+describe('what cannot be', () => {
+  it.each<[string, Said[], Setup, RegExp]>([
+    ['water deeper than its pipe', [pool({ fillRatio: undefined, depthIn: 28 })], {}, /28|933|467/],
+    ['more than the whole pipe', [defect('roots', { extentRatio: 9.3 })], {}, /930/],
+    ['a locate of 70 ft', [defect('break'), { kind: 'locate', depthIn: 842, readingFt: 30 }], {}, /70\.2|842/],
+    ['a footage past any rod', [defect('gap', { gapIn: 1, readingFt: 5280 })], {}, /5,?280/],
+    ['a pipe that nobody makes', [{ kind: 'material', side: 'far', material: 'pvc', diameterIn: 110, readingFt: 40 }], {}, /110 in/],
+    ['a house to be built', [], { property: { yearBuilt: 2087 } }, /2087|-6\d/],
+  ])('%s blocks, grades as not logged, and is printed as no fact', (_, said, setup, never) => {
+    const derived = of(said, setup);
+    expect(derived.checks.filter(({ code }) => code === 'implausible')).toHaveLength(1);
+    const { blocks, limits } = composeReport(derived);
+    const told = JSON.stringify(blocks.filter((block) => block.kind !== 'columns'));
+    expect(told).not.toMatch(never);
+    expect(limits.join()).toContain('Still open in the inspector’s notes:');
+    for (const { severity } of derived.findings) expect(severity).not.toBe('failed');
+  }); // prettier-ignore
+});
+
+describe('headlines and steps', () => {
+  it.each<[string, Said[], RegExp]>([
+    ['an unsized open joint', [defect('gap')], /the open joint at 30 ft was not sized/],
+    ['a suspected crack', [defect('crack', { form: 'hairline', certainty: 'suspected' })], /crack at 30 ft is only suspected/],
+    ['a thing with no footage', [defect('offset', { offsetIn: 0.2, readingFt: null })], /has no footage/],
+  ])('are no better than %s', (_, said, words) => {
+    const derived = of(said, { access: { alongLine: 'house-end' }, run: { waterAtStart: 'none' } });
+    expect(headline(derived)).toMatch(words);
+    expect(headline(derived)).not.toContain('No work is needed');
+    expect(composeReport(derived).steps.map(({ text }) => text).join()).not.toContain('Nothing to do now'); // prettier-ignore
+    expect(composeReport(derived).limits.join('\n')).toMatch(words);
+  }); // prettier-ignore
+
+  it('name what is open one by one, and ask for it first', () => {
+    const derived = of([
+      { kind: 'flag', readingFt: 9 },
+      { kind: 'flag', readingFt: 31 },
+    ]);
+    const { limits, steps } = composeReport(derived);
+    expect(limits.filter((text) => text.startsWith('Still open'))).toHaveLength(2);
+    expect(steps[0]!.text).toContain('settle what is still open');
+  });
+
+  it('tell 52 sound feet beside 8 that stood full', () => {
+    const derived = of([pool({ readingFt: 30, toReadingFt: 38, fillRatio: 1 })], { run: { waterAtStart: 'none' } }); // prettier-ignore
+    expect(derived.absences).toEqual([]);
+    expect(wordsOf(derived)).toContain('52 feet could be seen');
+    expect(headline(derived)).not.toContain('All 60');
+  });
+
+  it('give no footage to what nobody gave one', () => {
+    const derived = of([{ ...feature('tee', 20) }, defect('crack', { form: 'open', readingFt: null }), { ...feature('tee', 44) }]); // prettier-ignore
+    expect(wordsOf(derived)).toContain('somewhere within 20 to 44 ft, its footage was not said');
+  });
+
+  it('never pass a line of unknown pipe', () => {
+    const bare = { ...runOf([MAIN_AT_60]), waterAtStart: 'none' as const };
+    const derived = derive(inspectionOf([bare]));
+    expect(derived.overall).toBe('inconclusive');
+    expect(headline(derived)).not.toContain('works');
+  });
+});
+
+describe('stops', () => {
+  const gas = defect('utility-crossing', { readingFt: 10 });
+  const roots = defect('roots', { extentRatio: 0.3, readingFt: 40 });
+  const inspection = (decisions: Inspection['decisions']) => ({
+    ...inspectionOf([{ ...runOf([CLAY, gas, roots, MAIN_AT_60]), waterAtStart: 'none' as const }]),
+    decisions,
+  });
+  const evidenceFor = (number: number) => {
+    const finding = derive(inspection([])).findings.find((one) => one.number === number)!;
+    return { findingId: finding.id, entries: [{ runId: 'R1', entryId: finding.entryIds[0]! }] };
+  };
+  it.each(['none', 'override', 'dismiss', 'join'])('outlive the inspector’s word: %s', (how) => {
+    const said = {
+      none: [],
+      override: [{ id: 'D1', kind: 'override-finding', reason: 'fine roots', severity: 'slight', action: 'upkeep', evidence: [], ...evidenceFor(2) }],
+      dismiss: [{ id: 'D1', kind: 'review-finding', verdict: 'dismissed', reason: 'no gas', evidence: [], at: minute(50), ...evidenceFor(1) }],
+      join: [{ id: 'D1', kind: 'join-sightings', reason: 'one thing', sightings: [{ runId: 'R1', entryId: 'e2' }, { runId: 'R1', entryId: 'e3' }] }],
+    }[how] as Inspection['decisions'];
+    const derived = derive(inspection(said));
+    expect(derived.stops.map(({ id }) => id)).toEqual(['utility']);
+    const cut = derived.findings.find(({ kind }) => kind === 'roots');
+    if (cut) expect(cut.advice[0]!.text).toContain('Nothing may cut, jet or scrape this line');
+    for (const blocks of Object.values(composeDocuments(derived)))
+      expect(JSON.stringify(blocks)).toContain('Nothing may cut, jet or scrape this line');
+  }); // prettier-ignore
+});
+
+describe('facts that had no place', () => {
+  it('are told as told, and have their say', () => {
+    const derived = of([{ kind: 'material', side: 'far', material: 'concrete', diameterIn: 6, readingFt: 30 }], {
+      job: { purpose: 'complaint', complaint: 'the tub gurgles', localRules: [{ material: 'concrete', says: 'Concrete laterals are refused.' }] },
+      property: { history: [{ on: '2024-05', what: 'backup', note: 'twice in spring' }] },
+    });
+    const text = wordsOf(derived);
+    expect(text).toContain('The complaint: “the tub gurgles”');
+    expect(text).toContain('twice in spring');
+    expect(text).toContain('A local rule speaks of this pipe: Concrete laterals are refused.');
+  }); // prettier-ignore
+
+  it('a lip said with a change of pipe is a finding, once', () => {
+    const change: Said = { kind: 'material', side: 'far', material: 'pvc', diameterIn: 4, joint: 'lip', lipIn: 0.5, readingFt: 30 }; // prettier-ignore
+    expect(of([change]).findings.map(({ kind, severity }) => [kind, severity])).toContainEqual(['lip', 'moderate']); // prettier-ignore
+    expect(of([change, defect('lip', { lipIn: 0.5 })]).findings.filter(({ kind }) => kind === 'lip')).toHaveLength(1); // prettier-ignore
+  });
+
+  it('a cleanout found from inside is a way in, and stands in report and sheet', () => {
+    const derived = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], { access: { kind: 'roof-vent' } }); // prettier-ignore
+    const text = paper(derived);
+    expect(text).not.toContain('Have a cleanout fitted');
+    expect(text).toContain('The cleanout found from inside');
+    expect(text).toContain('found from inside the pipe');
+  });
+
+  it('a locate confirms a place without a depth, and its words are printed', () => {
+    const derived = of([zone('yard', 0), defect('break', { form: 'invert-missing' }), { kind: 'locate', readingFt: 30, mark: 'a stake', reference: '4 ft from the gate' }]); // prettier-ignore
+    const text = paper(derived);
+    expect(text).toContain('marked a stake, 4 ft from the gate');
+    expect(text).toContain('depth not measured');
+  });
+
+  it('the tree over the roots is named, and running its fixture proves a source', () => {
+    const derived = of([{ kind: 'surface', what: 'tree', readingFt: 31 }, defect('roots', { extentRatio: 0.2 }), feature('tee', 44, { serves: 'kitchen' }), defect('grease', { extentRatio: 0.2, readingFt: 45 }), { kind: 'flow-test', fixture: 'kitchen', result: 'clears' }]); // prettier-ignore
+    const because = JSON.stringify(derived.findings.map((one) => one.because));
+    expect(because).toContain('the tree over the line at 31 ft is the likely source');
+    expect(because).toContain('running the kitchen showed that it comes in there');
+    expect(derived.questions.map(({ rule }) => rule)).not.toContain('deposit-below-tee');
+  });
+
+  it('our own debris is nobody’s fault', () => {
+    const derived = of([defect('debris', { ourDoing: true, at: minute(2) }), { kind: 'flow-test', fixture: 'tub', result: 'backs-up', at: minute(9) }]); // prettier-ignore
+    expect(derived.overall).toBe('inconclusive');
+    expect(wordsOf(derived)).toContain('Our own head had moved debris');
+    expect(derived.questions.map(({ text }) => text).join()).toContain('Where the debris went');
+  });
+});
