@@ -47,7 +47,16 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
   await expect(sheet).toContainText('the pipe between the house and A was not seen');
   await expect(sheet).toContainText('nobody said where the building ends');
   await expect(sheet).toContainText('It must never be cut, ground or burst without licensed abatement.'); // prettier-ignore
-  for (const claim of ['had drained', 'No work is needed', 'All 60 feet', 'Told as a courtesy', 'no standing water', 'Nothing to do now', 'not known']) // prettier-ignore
+  for (const claim of [
+    'had drained',
+    'No work is needed',
+    'All 60 feet',
+    'Told as a courtesy',
+    'no standing water',
+    'Nothing to do now',
+    'not known',
+  ])
+    // prettier-ignore
     await expect(sheet).not.toContainText(claim);
 
   // One press says that none ran: the pool is graded, and the report says how it was seen.

@@ -65,7 +65,7 @@ test('the report reads without any script, in either light, at phone width', asy
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'Repair two spots before you close',
   );
-  await expect(page.getByText('Only 41 feet could be seen')).toBeVisible();
+  await expect(page.getByText('41 feet could be seen')).toBeVisible();
   await page.getByRole('button', { name: 'Crawlspace light' }).click();
   await expect(page).toHaveURL(/heron-court\/report$/);
   await expect(page.locator('html')).toHaveAttribute('data-light', 'crawlspace');

@@ -228,7 +228,7 @@ test('a second look on the same property is held against the first', async ({ pa
   await page.getByLabel('Held against an earlier look').selectOption('look-1');
   await expect(paper(page)).toContainText('Before and after: since 3 November 2026');
   await expect(paper(page)).toContainText('Not there any more. The place was seen.');
-  await expect(paper(page)).toContainText('2 of 5 are gone, 3 still there, 0 not proved.');
+  await expect(paper(page)).toContainText('2 of 6 are gone, 4 still there, 0 not proved.');
 });
 
 test('script in every text of a report stays text: page, PDF, CSV, calendar, chapters, link', async ({

@@ -41,11 +41,11 @@ test.describe('bad input', () => {
       'entries[0].readingFt: expected a number of 0 or more, got -2',
     ],
     [
-      'a ratio over 1',
+      'a ratio below 0',
       ENTRIES,
-      JSON.stringify({ entries: [note('x', { kind: 'defect', defect: 'roots', extentRatio: 3 })] }),
+      JSON.stringify({ entries: [note('x', { kind: 'defect', defect: 'roots', extentRatio: -3 })] }),
       400,
-      'entries[0].extentRatio: expected a number of 1 or less, got 3',
+      'entries[0].extentRatio: expected a number of 0 or more, got -3',
     ],
     [
       'text where a number goes',

@@ -15,7 +15,7 @@ import { answerMedia } from './http/media';
 import { findMedia, pathOfMedia, storeMedia } from './media';
 import { loadStills } from './stills';
 import { writeWhole } from './write-whole';
-import { loadPreferences, storePreferences } from './preferences';
+import { changePreferences, loadPreferences, storePreferences } from './preferences';
 
 const NOW = '2026-11-03T00:00:00Z';
 const JOB = 'demo-alder-bend';
@@ -125,6 +125,19 @@ describe('preferences', () => {
     storePreferences(db, mine);
     storePreferences(db, mine);
     expect(loadPreferences(db)).toEqual(mine);
+  });
+
+  it('take a change of one part beside a change of another, and none that leaves them unwhole', () => {
+    const ownWords = [{ says: 'spaghetti', means: 'fine roots' }];
+    const equipment = { ...DEFAULT_PREFERENCES.equipment, rodFt: 150 };
+    changePreferences(db, { ownWords }, () => undefined);
+    changePreferences(db, { equipment }, () => undefined);
+    expect(loadPreferences(db)).toMatchObject({ ownWords, equipment: { rodFt: 150 } });
+    const refuse = () => {
+      throw new Error('not whole');
+    };
+    expect(() => changePreferences(db, { ownWords: [] }, refuse)).toThrow('not whole');
+    expect(loadPreferences(db).ownWords).toEqual(ownWords);
   });
 });
 

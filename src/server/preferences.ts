@@ -13,3 +13,23 @@ export function storePreferences(db: Database, preferences: Preferences): void {
      ON CONFLICT (only_one) DO UPDATE SET body = excluded.body`,
   ).run(JSON.stringify(preferences));
 }
+
+/**
+ * Lays changed parts over what is set, in one transaction: what two screens change at a time both stand.
+ *
+ * @param check judges the whole before it is stored; what it throws changes nothing.
+ */
+export function changePreferences(
+  db: Database,
+  change: Partial<Preferences>,
+  check: (whole: Preferences) => void,
+): Preferences {
+  return db
+    .transaction(() => {
+      const whole = { ...loadPreferences(db), ...change };
+      check(whole);
+      storePreferences(db, whole);
+      return whole;
+    })
+    .immediate();
+}

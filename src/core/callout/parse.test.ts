@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { checkEntry, type Entry } from '../log/entry';
 import { entries, logged, minute, type Said } from '../testing/build';
 import type { CalloutContext } from './draft';
+import { readLine } from './read-line';
 import { parseCallout } from './parse';
 
 const context = (changes: Partial<CalloutContext> = {}): CalloutContext => ({
@@ -297,6 +298,15 @@ describe('corrections', () => {
     expect(settles('roots 20% 50')).toBeUndefined();
     expect(settles('roots 20% 55')).toBe('e3');
   });
+
+  it.each(['standing water 30 28 in deep', 'roots 30 930%', 'offset 9 in at 30', 'roots 7000 20%', 'locate 30 70 ft'])(
+    'asks about what cannot be, and logs nothing: %s',
+    (text) => {
+      const read = readLine(text, context({ boreHereIn: 4 }))!;
+      expect(read.drafts).toEqual([]);
+      expect(read.missing.length).toBeGreaterThan(0);
+    },
+  ); // prettier-ignore
 
   it('keeps as a flag a correction of nothing', () => {
     expect(parseCallout('correct 88 clay', context({ standing: log }))).toMatchObject({

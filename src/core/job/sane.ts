@@ -1,5 +1,5 @@
 import { sayFt, sayIn, sayPercent } from '../base/numbers';
-import type { Entry } from '../log/entry';
+import type { Entry, EntryDraft } from '../log/entry';
 import { MOST, possibleBoreIn, possibleDepthIn } from '../log/possible';
 import type { Inspection } from './inspection';
 import type { Run } from './run';
@@ -14,8 +14,8 @@ export type Impossible = {
 
 type Cleaned<T> = { readonly value: T; readonly why: readonly string[] };
 
-/** An entry with what cannot be taken out of it, and why. The same entry where everything can be. */
-function cleanEntry(entry: Entry): Cleaned<Entry> {
+/** An entry, or one about to be logged, with what cannot be taken out of it, and why. The same entry where everything can be. */
+export function cleanEntry<E extends Entry | EntryDraft>(entry: E): Cleaned<E> {
   const why: string[] = [];
   const wrong: Record<string, unknown> = {};
   const drop = (field: string, text: string, value?: null) => {
@@ -33,7 +33,7 @@ function cleanEntry(entry: Entry): Cleaned<Entry> {
     }
     for (const field of ['depthIn', 'offsetIn', 'gapIn', 'lipIn'] as const) {
       const size = entry[field] ?? 0;
-      if (size > MOST.boreIn.to) drop(field, `a size of ${sayIn(size)} in, larger than any pipe`);
+      if (size > (field === 'gapIn' ? MOST.gapIn : MOST.boreIn.to)) drop(field, `a size of ${sayIn(size)} in, larger than any pipe`);
     }
   }
   if (entry.kind === 'material' && entry.diameterIn !== undefined && possibleBoreIn(entry) === undefined)
@@ -44,7 +44,7 @@ function cleanEntry(entry: Entry): Cleaned<Entry> {
   }
   if (why.length === 0) return { value: entry, why };
   const kept = Object.entries({ ...entry, ...wrong }).filter(([, value]) => value !== undefined);
-  return { value: Object.fromEntries(kept) as unknown as Entry, why };
+  return { value: Object.fromEntries(kept) as unknown as E, why };
 } // prettier-ignore
 
 function cleanRun(run: Run): Cleaned<Run> & { readonly found: readonly Impossible[] } {

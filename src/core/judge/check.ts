@@ -2,7 +2,7 @@ import type { Inspection } from '../job/inspection';
 import type { Impossible } from '../job/sane';
 import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
-import { sayFt } from '../base/numbers';
+import { sayFt, sayList } from '../base/numbers';
 import { type LineNames, nameLines } from '../lateral/line-names';
 import type { Entry } from '../log/entry';
 import type { RunAxis } from '../measure/placement';
@@ -64,12 +64,24 @@ export function nameLinesOf({ inspection, laterals }: CheckContext): LineNames {
   return nameLines(inspection, laterals);
 }
 
-/** Where a finding lies, to follow its name: "at 12 ft on the guest house line", or in which run. */
+/** Runs by name, to stand in a bracket: "run R1", "runs R1 and R2". */
+export function sayRuns(names: readonly string[]): string {
+  return `run${names.length > 1 ? 's' : ''} ${sayList([...names])}`;
+}
+
+/** The runs of some ids by name. */
+export function namesOfRuns(context: CheckContext, runIds: readonly string[]): string {
+  const named = allAxes(context).filter(({ run }) => runIds.includes(run.id));
+  return sayRuns(named.map(({ name }) => name));
+}
+
+/** Where a finding lies and who saw it: "at 12 ft on the guest house line (run R2)". */
 export function sayAt(context: CheckContext, finding: Finding): string {
-  if (finding.inRiser) return 'in the riser';
-  const at = `at ${sayFt(finding.span.fromFt)} ft`;
-  if (!finding.placed) return `${at} of run ${finding.runNames.join(' and ')}`;
-  return `${at}${nameLinesOf(context).on(finding.lineId)}`;
+  const { inRiser, placed, span, lineId, runNames } = finding;
+  const runs = runNames.length > 0 ? ` (${sayRuns(runNames)})` : '';
+  if (inRiser) return `in the riser${runs}`;
+  const on = placed ? nameLinesOf(context).on(lineId) : '';
+  return `at ${sayFt(span.fromFt)} ft${on}${runs}`;
 }
 
 /** A reading as it stands on the counter ("43.0"); "no reading" when nobody said it. */

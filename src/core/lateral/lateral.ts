@@ -136,7 +136,7 @@ export function buildLateral(
       terminus,
       reachedMain,
       submerged,
-      readUpperEnd(axes, inspection.accessPoints, reached, features, zones),
+      readUpperEnd(axes, inspection.accessPoints, reached, features, zones, inspection.job.scope),
     ),
   };
 }

@@ -1,6 +1,7 @@
 import type { Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
 import { type AccessPoint, alongLineOf } from '../job/access-point';
+import type { Job } from '../job/job';
 import type { RunAxis } from '../measure/placement';
 import type { Feature } from './features';
 import { isIndoor, type ZonePiece } from './zones';
@@ -24,6 +25,7 @@ export function readUpperEnd(
   reached: readonly Interval[],
   features: readonly Feature[],
   zones: readonly ZonePiece[],
+  scope: Job['scope'],
 ): UpperEnd | null {
   const topFt = reached[0]?.fromFt;
   if (topFt === undefined) return null;
@@ -34,7 +36,9 @@ export function readUpperEnd(
   );
   const wallBelow = said.some(({ feature }) => feature === 'wall');
   const isInside = isIndoor(zones[0]?.value ?? null);
-  if (isHouse || wallBelow || isInside) return { state: 'seen' };
+  // Where the building drain was not asked for, the lateral begins at the wall.
+  const isLateralSeen = scope === 'lateral' && (wallBelow || isInside);
+  if (isHouse || isLateralSeen) return { state: 'seen' };
   const isAtTop = (stationFt: number) => Math.abs(stationFt - topFt) <= TOLERANCES.samePlaceFt;
   const climber = axes.find(
     (axis) => axis.direction === -1 && isAtTop(axis.placeAlong(axis.reachFt)) && axis.reachFt > 0,

@@ -7,7 +7,9 @@ export const MOST = {
   /** Longer than this no rod is, feet. */
   rodFt: 500,
   /** Nobody makes sewer pipe narrower or wider, inches. */
-  boreIn: { from: 1, to: 60 },
+  boreIn: { from: 1, to: 30 },
+  /** No joint that still is one stands open wider, inches. */
+  gapIn: 60,
 } as const;
 
 type Sizes = Pick<

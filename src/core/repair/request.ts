@@ -18,6 +18,8 @@ export type RequestItem = {
   readonly quantities: readonly string[];
   readonly forFindings: readonly number[];
   readonly by: string;
+  /** Whether it is only somebody to be told: nothing to be quoted for. */
+  readonly isTelling: boolean;
 };
 
 /** What to ask for, where, and how it will be proved. No prices: the contractor brings those. */
@@ -90,6 +92,7 @@ function itemOf(site: Site, work: Work): RequestItem {
     ],
     forFindings: site.owned.filter(({ id }) => ids.has(id)).map(({ number }) => number),
     by: method.by,
+    isTelling: method.role === 'tell',
   };
 } // prettier-ignore
 

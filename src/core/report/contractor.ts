@@ -56,7 +56,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
   const lines = [lateral, ...branches];
   const feet = (lineId: string, fromFt: number, toFt: number) => `${span(fromFt, toFt)}${names.on(lineId)}`;
   const sheet = requestSheetOf(site, plan);
-  const works = sheet.items.map(({ what, lineId, fromFt, toFt, where, quantities, forFindings, by }) => [
+  const works = sheet.items.filter(({ isTelling }) => !isTelling).map(({ what, lineId, fromFt, toFt, where, quantities, forFindings, by }) => [
     feet(lineId, fromFt, toFt),
     `${what}${forFindings.length > 0 ? ` (finding${forFindings.length > 1 ? 's' : ''} ${sayList(forFindings.map(String))})` : ''}`,
     where.join('; '),

@@ -1,4 +1,4 @@
-import { faultsFromJoi } from '#core/base/fault';
+import { type Fault, faultsFromJoi, sayGot } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
 import { type Preferences, preferencesSchema } from '#core/site/equipment';
 import { database } from '#server/database';
@@ -7,19 +7,31 @@ import { readJson } from '#server/http/body';
 import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
-import { loadPreferences, storePreferences } from '#server/preferences';
+import { changePreferences, loadPreferences } from '#server/preferences';
 
-/** The rig and the inspector's own words. */
+function mustBeWhole(preferences: Preferences): void {
+  const { error } = preferencesSchema.required().validate(preferences, VALIDATION);
+  if (error) throw refuseFaults(faultsFromJoi(error));
+}
+
+/** The rig, the inspector's own words, how new jobs are judged, and price books. */
 export const GET = endpoint(() => answer(loadPreferences(database())));
 
-export const PUT = endpoint(async ({ request }) => {
-  const value = await readJson(request, BODY_LIMITS.record);
-  const { error } = preferencesSchema.required().validate(value, VALIDATION);
-  if (error) throw refuseFaults(faultsFromJoi(error));
-  storePreferences(database(), value as Preferences);
+/** Changes the parts that are given; what another screen changed meanwhile stands beside them. */
+export const PATCH = endpoint(async ({ request }) => {
+  const change = await readJson(request, BODY_LIMITS.record);
+  if (change === null || typeof change !== 'object' || Array.isArray(change)) {
+    const fault: Fault = {
+      path: 'preferences',
+      expected: 'an object of parts',
+      got: sayGot(change),
+    };
+    throw refuseFaults([fault]);
+  }
+  changePreferences(database(), change as Partial<Preferences>, mustBeWhole);
   return answer({ outcome: 'stored' });
 });
 
 export const ALL = endpoint(() => {
-  throw refuseMethod('GET or PUT');
+  throw refuseMethod('GET or PATCH');
 });

@@ -23,75 +23,78 @@ export function RunSetupEdit({ run, accessPoints, lines, onSetup }: Props) {
   return (
     <details className={styles['setup']}>
       <summary>Set-up of {labelOf(run)}</summary>
-      <Pick
-        label="Went in at"
-        value={run.accessPointId}
-        options={accessPoints.map((access) => [access.id, `${labelOf(access)}, ${access.place}`])}
-        onPick={(accessPointId) => onSetup({ ...setup, accessPointId })}
-      />
-      {lines.length > 0 && (
+      <div className={styles['setup-fields']}>
         <Pick
-          label="On the line"
-          value={run.lineId ?? MAIN_LINE}
-          options={linesOf(lines)}
-          onPick={(lineId) => onSetup({ ...setup, lineId })}
+          label="Went in at"
+          value={run.accessPointId}
+          options={accessPoints.map((access) => [access.id, `${labelOf(access)}, ${access.place}`])}
+          onPick={(accessPointId) => onSetup({ ...setup, accessPointId })}
         />
-      )}
-      <Pick
-        label="Faced"
-        value={run.facing}
-        options={FACINGS.map((one) => [one, one])}
-        onPick={(facing) => onSetup({ ...setup, facing: facing as Run['facing'] })}
-      />
-      <Pick
-        label="Water at the start"
-        value={run.waterAtStart ?? 'unknown'}
-        options={WATER_WORDS}
-        onPick={(water) => onSetup({ ...setup, waterAtStart: water as NonNullable<Run['waterAtStart']> })} // prettier-ignore
-      />
-      <label>
-        Cleaned before
-        <select
-          value={cleanedBefore}
-          onChange={(event) =>
-            onSetup({ ...setup, cleanedBefore: event.target.value as Run['cleanedBefore'] })
-          }
-        >
-          {CLEANED_BEFORE.map((one) => (
-            <option key={one} value={one}>
-              {one === 'none' ? 'Not cleaned' : sayCode(one)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        Zero at
-        <select
-          value={zero.at}
-          onChange={(event) =>
-            onSetup({ ...setup, zero: { ...zero, at: event.target.value as Run['zero']['at'] } })
-          }
-        >
-          {ZERO_PLACES.map((one) => (
-            <option key={one} value={one}>
-              {sayCode(one)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        Drop, ft
-        <input
-          key={zero.dropFt}
-          defaultValue={zero.dropFt}
-          inputMode="decimal"
-          onBlur={(event) => {
-            const dropFt = Number(event.target.value.replace(',', '.'));
-            const isFeet = event.target.value.trim() !== '' && dropFt >= 0 && dropFt <= 200;
-            if (isFeet && dropFt !== zero.dropFt) onSetup({ ...setup, zero: { ...zero, dropFt } });
-          }}
+        {lines.length > 0 && (
+          <Pick
+            label="On the line"
+            value={run.lineId ?? MAIN_LINE}
+            options={linesOf(lines)}
+            onPick={(lineId) => onSetup({ ...setup, lineId })}
+          />
+        )}
+        <Pick
+          label="Faced"
+          value={run.facing}
+          options={FACINGS.map((one) => [one, one])}
+          onPick={(facing) => onSetup({ ...setup, facing: facing as Run['facing'] })}
         />
-      </label>
+        <Pick
+          label="Water at the start"
+          value={run.waterAtStart ?? 'unknown'}
+          options={WATER_WORDS}
+          onPick={(water) => onSetup({ ...setup, waterAtStart: water as NonNullable<Run['waterAtStart']> })} // prettier-ignore
+        />
+        <label>
+          Cleaned before
+          <select
+            value={cleanedBefore}
+            onChange={(event) =>
+              onSetup({ ...setup, cleanedBefore: event.target.value as Run['cleanedBefore'] })
+            }
+          >
+            {CLEANED_BEFORE.map((one) => (
+              <option key={one} value={one}>
+                {one === 'none' ? 'Not cleaned' : sayCode(one)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Zero at
+          <select
+            value={zero.at}
+            onChange={(event) =>
+              onSetup({ ...setup, zero: { ...zero, at: event.target.value as Run['zero']['at'] } })
+            }
+          >
+            {ZERO_PLACES.map((one) => (
+              <option key={one} value={one}>
+                {sayCode(one)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Drop, ft
+          <input
+            key={zero.dropFt}
+            defaultValue={zero.dropFt}
+            inputMode="decimal"
+            onBlur={(event) => {
+              const dropFt = Number(event.target.value.replace(',', '.'));
+              const isFeet = event.target.value.trim() !== '' && dropFt >= 0 && dropFt <= 200;
+              if (isFeet && dropFt !== zero.dropFt)
+                onSetup({ ...setup, zero: { ...zero, dropFt } });
+            }}
+          />
+        </label>
+      </div>
     </details>
   );
 }

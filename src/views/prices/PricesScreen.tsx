@@ -25,7 +25,7 @@ export function PricesScreen({ preferences }: Props) {
   const open = [CHERT_BOOK, ...books].find(({ id }) => id === openId) ?? null;
 
   const keep = async (next: readonly PriceBook[], word: string): Promise<boolean> => {
-    const sent = await sendJson('PUT', '/api/preferences', { ...preferences, priceBooks: next });
+    const sent = await sendJson('PATCH', '/api/preferences', { priceBooks: next });
     setSaid('');
     if (sent.state !== 'ok') {
       setTrouble([sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing you typed is lost; try again.']);

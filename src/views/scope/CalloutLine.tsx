@@ -1,7 +1,7 @@
 import { useLineDraft } from './useLineDraft';
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { parseCallout } from '#core/callout/parse';
+import { readLine } from '#core/callout/read-line';
 import type { Inspection } from '#core/job/inspection';
 import type { Run } from '#core/job/run';
 import { checkEntry, type EntryDraft } from '#core/log/entry';
@@ -67,7 +67,7 @@ export function CalloutLine(props: Props) {
     input.current?.focus();
   };
   const log = (text: string) => {
-    const understood = parseCallout(text, scope.context);
+    const understood = readLine(text, scope.context);
     if (understood && understood.choices.length > 0) {
       // Never guessed: the first reading takes the focus, Enter again takes it.
       document.querySelector<HTMLButtonElement>('[data-choice="0"]')?.focus();

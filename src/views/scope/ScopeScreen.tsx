@@ -67,7 +67,7 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
   };
   const [selected, setSelected] = useState<number | null>(null);
   const [line, setLine] = useState('');
-  const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords);
+  const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords, rig.memory !== null); // prettier-ignore
   // The drawing may follow a frame later: what was logged stands on the tape at once.
   const drawn = useDeferredValue(scope);
   const select = useCallback(

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { derive, type Derived } from '#core/derive';
 import type { CalloutContext, OwnWord } from '#core/callout/draft';
-import { parseCallout, type Understood } from '#core/callout/parse';
+import type { Understood } from '#core/callout/parse';
+import { readLine } from '#core/callout/read-line';
 import { roundTo } from '#core/base/numbers';
 import type { Finding } from '#core/judge/finding';
 import type { Inspection } from '#core/job/inspection';
@@ -45,13 +46,18 @@ export type Scope = {
   readonly context: CalloutContext;
 };
 
-/** Everything the Scope screen shows, computed from the log and the counter. */
+/**
+ * Everything the Scope screen shows, computed from the log and the counter.
+ *
+ * @param isLive whether the counter runs by itself, and is not where somebody last said it was.
+ */
 export function useScope(
   inspection: Inspection,
   run: Run | null,
   counterFt: number,
   pass: Pass,
   ownWords: readonly OwnWord[] = NO_WORDS,
+  isLive = false,
 ): Scope {
   const derived = useMemo(() => derive(inspection), [inspection]);
   return useMemo(() => {
@@ -80,6 +86,7 @@ export function useScope(
       headFt,
       context: {
         counterFt,
+        liveCounterFt: isLive ? counterFt : null,
         pass,
         boreHereIn: here?.diameterIn ?? null,
         standing,
@@ -87,7 +94,7 @@ export function useScope(
         ownWords,
       },
     };
-  }, [derived, run, counterFt, pass, ownWords]);
+  }, [derived, run, counterFt, pass, ownWords, isLive]);
 }
 
 /** What the line's words would log, and how Chert would grade it. */
@@ -106,7 +113,7 @@ export function usePreview(
   const [nowText, setNowText] = useState('9999-12-31T00:00:00Z');
   useEffect(() => setNowText(new Date().toISOString()), [text]);
   return useMemo(() => {
-    const understood = parseCallout(text, scope.context);
+    const understood = readLine(text, scope.context);
     if (!understood || !run) return null;
     const draft = understood.drafts[0];
     if (draft?.kind !== 'defect') return { understood, finding: null };

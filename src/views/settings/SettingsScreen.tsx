@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { faultsFromJoi } from '#core/base/fault';
+import { sameJson } from '#core/job/edits';
 import { VALIDATION } from '#core/base/joi';
 import { parseCallout } from '#core/callout/parse';
 import { sayEntry } from '#core/log/say-entry';
@@ -49,6 +50,8 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [isKept, setKept] = useState(false);
   const [stored, setStored] = useState(preferences);
+  // What the server has, as far as this screen knows.
+  const [onServer, setOnServer] = useState<Preferences>(preferences);
   const { register, control, handleSubmit, reset } = useForm<SettingsFields>({
     defaultValues: fieldsOf(preferences),
   });
@@ -70,11 +73,18 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
     const { error } = preferencesSchema.validate(wanted, VALIDATION);
     setKept(false);
     if (error) return setTrouble(sayFaults(faultsFromJoi(error), LABELS));
-    const sent = await sendJson('PUT', '/api/preferences', wanted);
+    // Only what was changed here: what another screen changed meanwhile stands.
+    const changed = Object.fromEntries(
+      Object.entries(wanted).filter(
+        ([key, value]) => !sameJson(value, onServer[key as keyof typeof wanted]),
+      ),
+    );
+    const sent = await sendJson('PATCH', '/api/preferences', changed);
     if (sent.state === 'ok') {
       setTrouble([]);
       setKept(true);
-      setStored(wanted);
+      setOnServer({ ...onServer, ...wanted });
+      setStored({ ...stored, ...wanted });
     } else {
       const message = sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing you typed is lost; try again.'; // prettier-ignore
       setTrouble([message]);

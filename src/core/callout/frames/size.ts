@@ -63,7 +63,7 @@ export function takeSizes(sheet: Sheet, kind: DefectKind, boreIn: number | null)
 function inchSize(field: InchField | undefined, inches: number, boreIn: number | null): Sizes {
   if (field) return { [field]: inches };
   // An inch of a tap or of a dent is graded as a share of the diameter.
-  return boreIn === null ? {} : { extentRatio: roundTo(Math.min(1, inches / boreIn), SIZE_DIGITS) };
+  return boreIn === null ? {} : { extentRatio: roundTo(inches / boreIn, SIZE_DIGITS) };
 }
 
 function shareSize(
@@ -113,7 +113,7 @@ function takeShare(sheet: Sheet, kind: DefectKind): number | null {
   const exact = sheet.takeAmount((amount) => isShare(amount), TAILS);
   if (exact) {
     const worse = Math.max(exact.value, exact.to ?? 0);
-    return roundTo(Math.min(1, worse), SIZE_DIGITS);
+    return roundTo(worse, SIZE_DIGITS);
   }
   if (kind === 'crack' || kind === 'gap') return null;
   return sheet.take('whole') === null ? null : 1;

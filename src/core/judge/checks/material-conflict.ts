@@ -1,5 +1,5 @@
 import { sayFt } from '../../base/numbers';
-import { type Check, nameLinesOf } from '../check';
+import { type Check, nameLinesOf, namesOfRuns } from '../check';
 
 /** Two boundaries that say different things of the pipe between them. */
 export const materialConflict: Check = {
@@ -11,7 +11,7 @@ export const materialConflict: Check = {
       lateral.pipes
         .flatMap(({ conflicts }) => conflicts)
         .map(({ fromFt, toFt, entryIds }) => ({
-          message: `Two materials are logged between ${sayFt(fromFt)} and ${sayFt(toFt)} ft${nameLinesOf(context).on(lateral.lineId)}; the later one stands for now.`,
+          message: `Two materials are logged between ${sayFt(fromFt)} and ${sayFt(toFt)} ft${nameLinesOf(context).on(lateral.lineId)} (${namesOfRuns(context, runsOf(lateral.axes, entryIds))}); the later one stands for now.`,
           action: 'Correct the one that is wrong.',
           runIds: runsOf(lateral.axes, entryIds),
           entryIds,

@@ -5,7 +5,7 @@ import type { Lateral } from '../../lateral/lateral';
 import { nameMaterial } from '../../log/say-entry';
 import type { EntryOf } from '../../log/entry';
 import type { RunAxis } from '../../measure/placement';
-import { type Check, nameLinesOf } from '../check';
+import { type Check, nameLinesOf, namesOfRuns } from '../check';
 import { runsOf } from './material-conflict';
 
 /** Pipes called beyond a run's own end, where no camera of this line went on: nobody was in them. */
@@ -41,7 +41,7 @@ export const materialZeroLength: Check = {
       ]);
       return [
         ...short.map(({ fromFt, toFt, entryIds }) => ({
-          message: `A pipe material with almost no length is logged at ${sayFt(fromFt)} ft${on} (${sayFt(toFt - fromFt)} ft long).`,
+          message: `A pipe material with almost no length is logged at ${sayFt(fromFt)} ft${on} (${sayFt(toFt - fromFt)} ft long; ${namesOfRuns(context, runsOf(lateral.axes, entryIds))}).`,
           action: 'Retract it, or correct where it starts or ends.',
           runIds: runsOf(lateral.axes, entryIds),
           entryIds: [...entryIds],

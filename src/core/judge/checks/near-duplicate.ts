@@ -1,7 +1,7 @@
 import { TOLERANCES } from '../../base/tolerances';
 import { endsApartFt } from '../../measure/sighting';
 import { sayFt } from '../../base/numbers';
-import { type Check, nameLinesOf } from '../check';
+import { type Check, nameLinesOf, sayRuns } from '../check';
 import type { Finding } from '../finding';
 
 /** A finding is held against so many that follow it: of a thousand at one spot not every pair is told. */
@@ -15,7 +15,7 @@ export const nearDuplicate: Check = {
   find: (context) =>
     context.findings.flatMap((finding, index) =>
       neighbours(context.findings, index).map((other) => ({
-        message: `Findings ${finding.number} and ${other.number} are both ${finding.kind}, at ${sayFt(finding.span.fromFt)} and ${sayFt(other.span.fromFt)} ft${nameLinesOf(context).on(finding.lineId)}.`,
+        message: `Findings ${finding.number} and ${other.number} are both ${finding.kind}, at ${sayFt(finding.span.fromFt)} and ${sayFt(other.span.fromFt)} ft${nameLinesOf(context).on(finding.lineId)} (${sayRuns([...new Set([...finding.runNames, ...other.runNames])])}).`,
         action: 'Retract one if they are the same thing.',
         runIds: [...new Set([...finding.runIds, ...other.runIds])],
         entryIds: [...finding.entryIds, ...other.entryIds],

@@ -9,7 +9,7 @@ export const sizeByWord: Check = {
     context.findings
       .filter(({ facts }) => facts.byWord !== null)
       .map((finding) => ({
-        message: `Run ${finding.runNames.join(' and ')}: finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, has its size only by a word (${finding.facts.byWord}).`,
+        message: `Finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, has its size only by a word (${finding.facts.byWord}).`,
         action: 'Take a still, or log the size as a number.',
         runIds: finding.runIds,
         entryIds: finding.entryIds,

@@ -1,6 +1,5 @@
-import { sayFt } from '../../base/numbers';
 import { segmentsOver } from '../../lateral/segments';
-import { type Check, nameLinesOf } from '../check';
+import { type Check, sayAt } from '../check';
 
 /** Work that may be dug for under ground that nobody named: its price is a range until somebody does. */
 export const zoneUnknown: Check = {
@@ -14,10 +13,10 @@ export const zoneUnknown: Check = {
         const lateral = context.laterals.find((one) => one.lineId === lineId)!;
         return segmentsOver(lateral.segments, span).some(({ zone }) => zone === null);
       })
-      .map(({ number, kind, span, lineId, runIds, runNames, entryIds }) => ({
-        message: `Run ${runNames.join(' and ')}: nobody said what lies over finding ${number}, ${kind} at ${sayFt(span.fromFt)} ft${nameLinesOf(context).on(lineId)}.`,
+      .map((finding) => ({
+        message: `Nobody said what lies over finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}.`,
         action: 'Say the zone there: yard, driveway, walk, street or under the house.',
-        runIds,
-        entryIds,
+        runIds: finding.runIds,
+        entryIds: finding.entryIds,
       })),
 };
