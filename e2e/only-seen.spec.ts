@@ -27,8 +27,8 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
 
   // What is open is named, and one press says what nobody can see: what water ran.
   await show(page, 'To do');
-  await expect(page.getByText('nobody said where the building ends')).toBeVisible();
-  await expect(page.getByText('nobody said whether water was running')).toBeVisible();
+  await expect(page.getByText('nobody said where the building ends').first()).toBeVisible();
+  await expect(page.getByText('nobody said whether water was running').first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'No water was running then' })).toBeVisible();
 
   // Where the access lies along the line is said on Site.

@@ -32,6 +32,7 @@ export function derivedJson(derived: Derived): Record<string, unknown> {
     advice: derived.advice,
     provisos: derived.provisos,
     suspicions: derived.suspicions,
+    stops: derived.stops,
     ...repairJson(derived),
     report: {
       overall: derived.overall,
@@ -51,6 +52,8 @@ function coverageJson({ coverage }: Lateral) {
     clearFt: ft(coverage.clearFt),
     obscuredFt: ft(coverage.obscuredFt),
     unreachedFt: coverage.unreachedFt === null ? null : ft(coverage.unreachedFt),
+    /** What is known of the pipe above: seen, unreached or unknown. */
+    above: coverage.upper?.state ?? null,
   };
 }
 
@@ -148,6 +151,9 @@ function findingJson(finding: Finding) {
     action: finding.action,
     provisional: finding.provisional,
     verified: finding.verified,
+    water: finding.water?.state ?? null,
+    zone: finding.zone,
+    placeUnsaid: finding.isPlaceUnsaid,
     courtesy: finding.courtesy,
     clockFrom: finding.clock?.from ?? null,
     clockTo: finding.clock?.to ?? null,
