@@ -43,7 +43,9 @@ test.describe('bad input', () => {
     [
       'a ratio below 0',
       ENTRIES,
-      JSON.stringify({ entries: [note('x', { kind: 'defect', defect: 'roots', extentRatio: -3 })] }),
+      JSON.stringify({
+        entries: [note('x', { kind: 'defect', defect: 'roots', extentRatio: -3 })],
+      }),
       400,
       'entries[0].extentRatio: expected a number of 0 or more, got -3',
     ],
