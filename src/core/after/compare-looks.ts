@@ -1,4 +1,11 @@
-import { contains, gapBetweenFt, type Interval, subtract, totalFt } from '../base/interval';
+import {
+  contains,
+  gapBetweenFt,
+  type Interval,
+  subtract,
+  totalFt,
+  overlaps,
+} from '../base/interval';
 import type { Derived } from '../derive';
 import type { Finding } from '../judge/finding';
 import type { Segment } from '../lateral/segments';
@@ -39,7 +46,7 @@ const shift = ({ fromFt, toFt }: Interval, byFt: number): Interval => ({ fromFt:
 function isSeen({ lateral: { reached, coverage } }: Derived, stretch: Interval): boolean {
   const whole = { fromFt: stretch.fromFt, toFt: Math.max(stretch.toFt, stretch.fromFt + 0.01) };
   const isReached = totalFt(subtract([whole], reached)) < 0.02;
-  return isReached && !coverage.obscured.some((part) => gapBetweenFt(part, whole) === 0);
+  return isReached && !coverage.obscured.some((part) => overlaps(part, whole));
 }
 
 /** Whether water was run and had drained in the later look: without it a dry sag proves nothing. */

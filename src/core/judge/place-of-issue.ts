@@ -35,7 +35,8 @@ const STAGE_OF: Readonly<Record<string, IssuePlace['stage']>> = {
 /** Tells where to go to clear an issue: the run it names first, and the entry it names last. */
 export function placeOfIssue({ code, runIds, entryIds }: Placed): IssuePlace {
   return {
-    stage: STAGE_OF[code] ?? 'scope',
+    // What names neither run nor entry is a fact of the job.
+    stage: STAGE_OF[code] ?? (runIds.length + entryIds.length === 0 ? 'site' : 'scope'),
     runId: runIds[0] ?? null,
     entryId: entryIds.at(-1) ?? null,
   };

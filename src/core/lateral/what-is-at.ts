@@ -1,4 +1,4 @@
-import { gapBetweenFt } from '../base/interval';
+import { gapBetweenFt, overlaps } from '../base/interval';
 import type { Derived } from '../derive';
 import { sayEntry } from '../log/say-entry';
 import { placeStretches } from '../measure/stretch';
@@ -40,7 +40,7 @@ const NEAR_FT = 1.5;
 export function tellWhatIsAt(derived: Derived, stationFt: number): WhatIsAt {
   const { lateral } = derived;
   const here = { fromFt: stationFt, toFt: stationFt };
-  const isReached = lateral.reached.some((stretch) => gapBetweenFt(stretch, here) === 0);
+  const isReached = lateral.reached.some((stretch) => overlaps(stretch, here));
   return {
     stationFt,
     segment: isReached ? segmentAt(lateral.segments, stationFt) : null,
@@ -57,7 +57,7 @@ function runAt(axis: RunAxis, stationFt: number): RunAt {
   const here = { fromFt: stationFt, toFt: stationFt };
   const alongFt = (axis.direction * (stationFt - axis.originFt)) / axis.scale;
   const isIn = alongFt >= -0.05 && alongFt <= axis.reachFt + 0.05;
-  const unseen = placeStretches(axis, 'unseen').some(({ span }) => gapBetweenFt(span, here) === 0);
+  const unseen = placeStretches(axis, 'unseen').some(({ span }) => overlaps(span, here));
   const spans = new Map(
     placeStretches(axis, 'defect').map(({ entry, span }) => [entry.id, span] as const),
   );

@@ -1,4 +1,4 @@
-import { gapBetweenFt, lengthFt, subtract, totalFt } from '../base/interval';
+import { overlaps, lengthFt, subtract, totalFt } from '../base/interval';
 import { sayFt } from '../base/numbers';
 import type { Finding } from '../judge/finding';
 import { cellsWithin } from './bed';
@@ -57,7 +57,7 @@ function checkFindings(site: Site, works: readonly Work[], draft: Work, at: numb
     .filter(({ placed, lineId, ourDoing, review }) => placed && lineId === draft.lineId && !ourDoing && review?.verdict !== 'dismissed')
     .flatMap((finding): BrokenRule[] => {
       const broken = (rule: BrokenRule['rule'], text: string): BrokenRule[] => [{ rule, at, text, findingId: finding.id }];
-      if (gapBetweenFt(finding.span, draft) > 0) return [];
+      if (!overlaps(finding.span, draft)) return [];
       const isOutOfTheWay = works.some(
         (work) => work !== draft && work.cures.includes(finding.id) && methodById(work.method).order < method.order,
       );
@@ -94,7 +94,7 @@ export function checkWorks(site: Site, given: readonly Work[]): BrokenRule[] {
   for (const finding of site.owned) {
     if (finding.action === 'urgent' && !works.some(({ cures }) => cures.includes(finding.id)))
       broken.push(about('urgent', `Finding ${finding.number} is urgent, and nothing here ends it.`, finding.id));
-    const digs = works.some((work) => methodById(work.method).role === 'replace' && work.lineId === finding.lineId && gapBetweenFt(work, finding.span) === 0);
+    const digs = works.some((work) => methodById(work.method).role === 'replace' && work.lineId === finding.lineId && overlaps(work, finding.span));
     if (finding.action === 'look-again' && digs && !works.some(({ method, lineId }) => method === 'look-again' && lineId === finding.lineId))
       broken.push(about('look-first', `Nobody knows yet what finding ${finding.number} is: clean and look again before anyone digs there.`, finding.id));
   }

@@ -1,43 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { derive, type Derived } from '../derive';
 import type { AccessPoint } from '../job/access-point';
-import type { Inspection } from '../job/inspection';
-import type { Run } from '../job/run';
-import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
-import { accessOf, joinedInspection, tieOf } from '../testing/joined';
+import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import {
+  back,
+  codes,
+  feature,
+  headline,
+  home,
+  of,
+  paper,
+  type Setup,
+  water,
+  wordsOf,
+  zone,
+} from '../testing/barely-said';
+import { joinedInspection, tieOf } from '../testing/joined';
 import { defect, pool } from '../testing/rules';
 import { composeDocuments } from './documents';
 import { composeReport } from './compose';
-
-const back = { pass: 'back' as const };
-const home = (readingFt: number | null, more: Partial<Said> = {}): Said => ({ kind: 'home', readingFt, ...back, ...more }); // prettier-ignore
-const zone = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'zone', zone: name, side: 'far', readingFt, ...more }); // prettier-ignore
-const water = (state: string, more: Partial<Said> = {}): Said => ({
-  kind: 'water',
-  state,
-  ...more,
-});
-const feature = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'feature', feature: name, readingFt, ...more }); // prettier-ignore
-
-type Setup = {
-  readonly run?: Partial<Run> & { readonly waterAtStart?: Run['waterAtStart'] | undefined };
-  readonly access?: Partial<AccessPoint>;
-  readonly job?: Partial<Inspection['job']>;
-  readonly property?: Partial<Inspection['property']>;
-};
-
-/** A 60 ft run in 6 in clay to the main, of which nothing is said beyond these entries. */
-function of(said: readonly Said[], { run = {}, access = {}, job = {}, property = {} }: Setup = {}): Derived {
-  const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
-  const whole = { ...bare, ...run } as Run;
-  const accessPoints = [accessOf('A', access)];
-  return derive(inspectionOf([whole], { accessPoints, job, property }));
-} // prettier-ignore
-
-const codes = ({ checks }: Derived) => checks.map(({ code }) => code);
-const headline = (derived: Derived) => composeReport(derived).headline;
-const wordsOf = (derived: Derived) => JSON.stringify(composeReport(derived).blocks);
-const paper = (derived: Derived) => JSON.stringify(composeDocuments(derived));
 
 describe('homecoming', () => {
   const gap = defect('gap', { gapIn: 2, readingFt: 50 });
@@ -261,81 +242,5 @@ describe('headlines and steps', () => {
     const derived = derive(inspectionOf([bare]));
     expect(derived.overall).toBe('inconclusive');
     expect(headline(derived)).not.toContain('works');
-  });
-});
-
-describe('stops', () => {
-  const gas = defect('utility-crossing', { readingFt: 10 });
-  const roots = defect('roots', { extentRatio: 0.3, readingFt: 40 });
-  const inspection = (decisions: Inspection['decisions']) => ({
-    ...inspectionOf([{ ...runOf([CLAY, gas, roots, MAIN_AT_60]), waterAtStart: 'none' as const }]),
-    decisions,
-  });
-  const evidenceFor = (number: number) => {
-    const finding = derive(inspection([])).findings.find((one) => one.number === number)!;
-    return { findingId: finding.id, entries: [{ runId: 'R1', entryId: finding.entryIds[0]! }] };
-  };
-  it.each(['none', 'override', 'dismiss', 'join'])('outlive the inspector’s word: %s', (how) => {
-    const said = {
-      none: [],
-      override: [{ id: 'D1', kind: 'override-finding', reason: 'fine roots', severity: 'slight', action: 'upkeep', evidence: [], ...evidenceFor(2) }],
-      dismiss: [{ id: 'D1', kind: 'review-finding', verdict: 'dismissed', reason: 'no gas', evidence: [], at: minute(50), ...evidenceFor(1) }],
-      join: [{ id: 'D1', kind: 'join-sightings', reason: 'one thing', sightings: [{ runId: 'R1', entryId: 'e2' }, { runId: 'R1', entryId: 'e3' }] }],
-    }[how] as Inspection['decisions'];
-    const derived = derive(inspection(said));
-    expect(derived.stops.map(({ id }) => id)).toEqual(['utility']);
-    const cut = derived.findings.find(({ kind }) => kind === 'roots');
-    if (cut) expect(cut.advice[0]!.text).toContain('Nothing may cut, jet or scrape this line');
-    for (const blocks of Object.values(composeDocuments(derived)))
-      expect(JSON.stringify(blocks)).toContain('Nothing may cut, jet or scrape this line');
-  }); // prettier-ignore
-});
-
-describe('facts that had no place', () => {
-  it('are told as told, and have their say', () => {
-    const derived = of([{ kind: 'material', side: 'far', material: 'concrete', diameterIn: 6, readingFt: 30 }], {
-      job: { purpose: 'complaint', complaint: 'the tub gurgles', localRules: [{ material: 'concrete', says: 'Concrete laterals are refused.' }] },
-      property: { history: [{ on: '2024-05', what: 'backup', note: 'twice in spring' }] },
-    });
-    const text = wordsOf(derived);
-    expect(text).toContain('The complaint: “the tub gurgles”');
-    expect(text).toContain('twice in spring');
-    expect(text).toContain('A local rule speaks of this pipe: Concrete laterals are refused.');
-  }); // prettier-ignore
-
-  it('a lip said with a change of pipe is a finding, once', () => {
-    const change: Said = { kind: 'material', side: 'far', material: 'pvc', diameterIn: 4, joint: 'lip', lipIn: 0.5, readingFt: 30 }; // prettier-ignore
-    expect(of([change]).findings.map(({ kind, severity }) => [kind, severity])).toContainEqual(['lip', 'moderate']); // prettier-ignore
-    expect(of([change, defect('lip', { lipIn: 0.5 })]).findings.filter(({ kind }) => kind === 'lip')).toHaveLength(1); // prettier-ignore
-  });
-
-  it('a cleanout found from inside is a way in, and stands in report and sheet', () => {
-    const derived = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], { access: { kind: 'roof-vent' } }); // prettier-ignore
-    const text = paper(derived);
-    expect(text).not.toContain('Have a cleanout fitted');
-    expect(text).toContain('The cleanout found from inside');
-    expect(text).toContain('found from inside the pipe');
-  });
-
-  it('a locate confirms a place without a depth, and its words are printed', () => {
-    const derived = of([zone('yard', 0), defect('break', { form: 'invert-missing' }), { kind: 'locate', readingFt: 30, mark: 'a stake', reference: '4 ft from the gate' }]); // prettier-ignore
-    const text = paper(derived);
-    expect(text).toContain('marked a stake, 4 ft from the gate');
-    expect(text).toContain('depth not measured');
-  });
-
-  it('the tree over the roots is named, and running its fixture proves a source', () => {
-    const derived = of([{ kind: 'surface', what: 'tree', readingFt: 31 }, defect('roots', { extentRatio: 0.2 }), feature('tee', 44, { serves: 'kitchen' }), defect('grease', { extentRatio: 0.2, readingFt: 45 }), { kind: 'flow-test', fixture: 'kitchen', result: 'clears' }]); // prettier-ignore
-    const because = JSON.stringify(derived.findings.map((one) => one.because));
-    expect(because).toContain('the tree over the line at 31 ft is the likely source');
-    expect(because).toContain('running the kitchen showed that it comes in there');
-    expect(derived.questions.map(({ rule }) => rule)).not.toContain('deposit-below-tee');
-  });
-
-  it('our own debris is nobody’s fault', () => {
-    const derived = of([defect('debris', { ourDoing: true, at: minute(2) }), { kind: 'flow-test', fixture: 'tub', result: 'backs-up', at: minute(9) }]); // prettier-ignore
-    expect(derived.overall).toBe('inconclusive');
-    expect(wordsOf(derived)).toContain('Our own head had moved debris');
-    expect(derived.questions.map(({ text }) => text).join()).toContain('Where the debris went');
   });
 });

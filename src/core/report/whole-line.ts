@@ -1,6 +1,7 @@
 import { sayList } from '../base/numbers';
 import type { Derived } from '../derive';
 import { type MaterialFeet, pictureWholeLine } from '../judge/whole-line';
+import type { Lateral } from '../lateral/lateral';
 import { sayFeet } from './describe';
 import { MATERIAL_WORDS } from './words';
 
@@ -8,7 +9,16 @@ const sayMaterials = (parts: readonly MaterialFeet[]) =>
   sayList(parts.map(({ material, feet }) => `${sayFeet(feet)} of ${MATERIAL_WORDS[material]}`));
 
 /** What is old, what was renewed and what is left to go, each in a sentence. */
-export function sayWholeLine({ lateral, findings, inspection }: Derived): string[] {
+export function sayWholeLine(derived: Derived): string[] {
+  const { lateral, branches, names } = derived;
+  return [lateral, ...branches].flatMap((line) =>
+    sayOne(derived, line).map((text) =>
+      names.isOne ? text : `${text.replace(/\.$/, '')}${names.on(line.lineId)}.`,
+    ),
+  );
+}
+
+function sayOne({ findings, inspection }: Derived, lateral: Lateral): string[] {
   const { yearBuilt } = inspection.property;
   const { original, renewed, untold, repairFt, pastLifeFt } = pictureWholeLine(
     lateral,

@@ -1,3 +1,4 @@
+import { formOf } from './form';
 import { boreAtFt } from '#core/rig/course';
 import type { PathThing, RigPath } from '#core/rig/path';
 import { seededRandom, seedOf } from '#core/rig/random';
@@ -158,11 +159,11 @@ function drawMark(
       break;
     case 'crack':
       context.strokeStyle = '#0a0705';
-      context.lineWidth = /hair/.test(thing.what.form ?? '') ? 1.5 : 4;
+      context.lineWidth = formOf(thing.what) === 'hairline' ? 1.5 : 4;
       if (thing.what.direction === 'round') {
         for (let part = 0; part < 12; part += 1) stroke(at(clockFrom + (span * part) / 12, 0.99), at(clockFrom + (span * (part + 1)) / 12, 0.99)); // prettier-ignore
       } else {
-        for (let part = 0; part < (thing.what.form === 'several' ? 4 : 1); part += 1) {
+        for (let part = 0; part < (formOf(thing.what) === 'several' ? 4 : 1); part += 1) {
           const clock = clockFrom + part;
           stroke(at(clock, 0.99), project(context, path, view, aheadFt * 0.55, clock + 0.2 * random.normal(), radiusFt)); // prettier-ignore
         }

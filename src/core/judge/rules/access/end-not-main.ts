@@ -3,6 +3,7 @@ import { endsLine } from '../../../lateral/terminus';
 import type { EndReason } from '../../../log/vocabulary';
 import { advice, type Conclusion, question } from '../conclusion';
 import type { Rule } from '../rule';
+import type { Scene } from '../scene';
 
 /** What would let the rest be seen, by what stopped the camera. */
 const WOULD_SHOW: Partial<Record<EndReason, string>> = {
@@ -22,10 +23,29 @@ const NOT_THE_END: readonly EndReason[] = ['vent', 'join'];
 export const endNotMain: Rule = {
   number: 4,
   id: 'end-not-main',
-  when: 'the end was not confirmed as the main, or was not reached',
-  then: 'say “not confirmed” and locate it; say what remains and what would let it be seen',
+  when: 'the end was not confirmed as the main, or was not reached; or nobody said where the access lies',
+  then: 'say “not confirmed” and locate it; say what remains and what would let it be seen; ask where the access lies',
   because: 'a line that stops short of the main may hide its worst feet',
-  conclude: ({ laterals }) => {
+  conclude: (scene) => [...askAbove(scene), ...tellBelow(scene)],
+};
+
+/** Where nobody said how the highest access lies along the line, nothing is known of the pipe above it. */
+function askAbove({ laterals, names }: Scene): Conclusion[] {
+  return laterals.flatMap(({ coverage: { upper }, lineId }) =>
+    upper?.state === 'unknown'
+      ? [
+          question(
+            null,
+            'surface',
+            `Nobody said where access ${upper.from} lies along the line${names.on(lineId)}: nothing is known of the pipe above it.`,
+            'Say on Site whether it lies at the house end, along the line or near the street.',
+          ),
+        ]
+      : [],
+  );
+}
+
+function tellBelow({ laterals }: Scene): Conclusion[] {
     const main = laterals[0];
     const end = main?.terminus;
     if (!main || !end || main.reachedMain) return [];
@@ -40,5 +60,4 @@ export const endNotMain: Rule = {
         ? question(null, 'reel', 'How much of the line remains beyond the end was not logged.', 'Log the end again with what roughly remains, in feet.', { entryIds })
         : advice(null, `About ${sayFt(end.remainderFt)} ft of the line remain unseen.`);
     return [left, show];
-  },
-}; // prettier-ignore
+} // prettier-ignore

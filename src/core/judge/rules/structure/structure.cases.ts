@@ -197,7 +197,6 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /ground water, irrigation and gutters/,
     },
     { fires: line([wet], crawl), spares: line([wetGround]), says: /Run each fixture/ },
-    { fires: line([wetGround], crawl), spares: line([wetGround]), says: /nobody said whether the wet is in it/ },
   ],
   'material-suspected': [
     {

@@ -9,15 +9,7 @@ export const wetCrawlspace: Rule = {
   then: 'run every fixture: a level that ignores them all is ground water, irrigation or gutters and not the drain',
   because: 'a leaking drain answers to the fixture that feeds it',
   conclude: (scene) => {
-    const { foundation } = scene.inspection.property;
     const wet = readSurface(scene).filter(({ what }) => what === 'wet-crawlspace');
-    const isAsked =
-      foundation === 'crawlspace' && readSurface(scene).some(({ what }) => what === 'wet-ground');
-    if (wet.length === 0 && isAsked) {
-      return [
-        question(null, 'surface', 'The ground is wet, and the house has a crawlspace: nobody said whether the wet is in it.', 'If it is, log it as wet crawlspace.'),
-      ];
-    }
     if (wet.length === 0) return [];
     const tests = standingOf(scene, 'flow-test').filter(({ entry }) => entry.result !== 'not-seen');
     const answers = tests.some(({ entry }) => entry.result === 'backs-up');

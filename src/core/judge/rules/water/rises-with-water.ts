@@ -1,6 +1,7 @@
 import { advice, type Conclusion, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
-import { findingsOf, nameOf, type Scene, type Standing, standingOf } from '../scene';
+import type { Finding } from '../../finding';
+import { findingsOf, nameOf, runsOf, type Scene, type Standing, standingOf } from '../scene';
 
 /** What can hold water back. */
 const NARROWS = [
@@ -33,16 +34,31 @@ function firstToClear(scene: Scene): Conclusion[] {
   ];
 }
 
+/** Whether somebody looked for what was moved: called the pipe clear of it, or logged what still lies there. */
+function isFollowed(scene: Scene, debris: Finding): boolean {
+  const axes = runsOf(scene).filter(({ run }) => debris.runIds.includes(run.id));
+  return axes.some(({ log }) => {
+    const entries = debris.entryIds.flatMap((id) => log.byId.get(id) ?? []);
+    const movedMs = Math.min(...entries.map(({ at }) => Date.parse(at)));
+    return log.standing.some((entry) => {
+      if (Date.parse(entry.at) <= movedMs) return false;
+      if (entry.kind === 'clear') return entry.kinds?.includes('debris') ?? true;
+      return entry.kind === 'defect' && entry.defect === 'debris' && entry.ourDoing !== true;
+    });
+  });
+}
+
 /** What this inspection moved is nobody's fault, and somebody must say where it went. */
 function ourDebris(scene: Scene): Conclusion[] {
   return scene.findings
     .filter(({ ourDoing, kind }) => ourDoing && kind === 'debris')
+    .filter((debris) => !isFollowed(scene, debris))
     .map((debris) =>
       question(
         debris,
         'reel',
         'Where the debris went that this inspection moved was not logged.',
-        'Look whether it left the line, and log what still lies there.',
+        'Look whether it left the line: say where it is clear, or log what still lies there.',
       ),
     );
 }

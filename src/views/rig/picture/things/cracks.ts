@@ -1,3 +1,4 @@
+import { formOf } from '../form';
 import type { Vector3 } from 'three';
 import type { Random } from '#core/rig/random';
 import type { Sink } from '../sink';
@@ -38,9 +39,10 @@ function drawLine(sink: Sink, walk: readonly Walk[], site: Site, widthFt: number
 /** Cracks: a hair, an open one with an edge, several that branch; along the pipe or round it. */
 export const drawCrack: DrawThing = (sink, thing, site, random) => {
   if (thing.kind !== 'defect') return;
-  const { form = 'open', direction = 'along', clockFrom = 12, clockTo } = thing.what;
-  const isSeveral = /several|multiple|many/.test(form) || direction === 'multiple';
-  const widthFt = /hair|fine/.test(form) ? 0.005 : /displac/.test(form) ? 0.028 : 0.016;
+  const { direction = 'along', clockFrom = 12, clockTo } = thing.what;
+  const form = formOf(thing.what) ?? 'open';
+  const isSeveral = form === 'several' || direction === 'multiple';
+  const widthFt = form === 'hairline' ? 0.005 : form === 'displaced' ? 0.028 : 0.016;
   const atFt = (thing.fromFt + thing.toFt) / 2;
   const halfFt = Math.max(0.55, (thing.toFt - thing.fromFt) / 2);
   const line = (from: Walk, to: Walk, wide = widthFt) => {

@@ -8,7 +8,7 @@ import { shapeWall } from '../wall/wall';
 import { drawCrack } from './cracks';
 import { drawBits, drawForeign, drawUnidentified, drawVermin } from './lying';
 import { drawRoots } from './roots';
-import { drawGasket, drawIntrudingTap, drawSeep, drawUtility } from './standing';
+import { drawGasket, drawIntrudingTap, drawLeak, drawSeep, drawUtility } from './standing';
 import type { DrawThing, Site } from './thing';
 
 const BY_DEFECT: Partial<Record<DefectKind, DrawThing>> = {
@@ -21,6 +21,7 @@ const BY_DEFECT: Partial<Record<DefectKind, DrawThing>> = {
   'utility-crossing': drawUtility,
   'intruding-tap': drawIntrudingTap,
   'coupling-failed': drawGasket,
+  exfiltration: drawLeak,
   infiltration: drawSeep,
 };
 

@@ -1,3 +1,4 @@
+import { formOf } from '../form';
 import { Vector3 } from 'three';
 import type { DrawThing } from './thing';
 
@@ -36,12 +37,12 @@ export const drawIntrudingTap: DrawThing = (sink, thing, site) => {
 /** A gasket that has come out of its coupling and hangs into the bore. */
 export const drawGasket: DrawThing = (sink, thing, site, random) => {
   if (thing.kind !== 'defect') return;
-  const { clockFrom = 11, clockTo = 1.5, form = '' } = thing.what;
+  const { clockFrom = 11, clockTo = 1.5 } = thing.what;
   const { radiusFt } = site.frame(thing.fromFt);
   // The steel band beside it, rusted, round all of the bore.
   const ring = (atFt: number) => Array.from({ length: 37 }, (_, part) => site.inBore(atFt, part / 3, 0.99)); // prettier-ignore
   sink.tube(ring(thing.fromFt - 0.1), () => 0.008, [0.62, 0.36, 0.16], { sides: 4, gloss: 0.5 });
-  if (!/gasket|rubber|bore/.test(form)) return;
+  if (formOf(thing.what) !== 'gasket-in-bore') return;
   const span = (((clockTo - clockFrom) % 12) + 12) % 12 || 2;
   const loop = Array.from({ length: 19 }, (_, part) => {
     const share = part / 18;
@@ -61,10 +62,11 @@ export const drawGasket: DrawThing = (sink, thing, site, random) => {
 /** Ground water that comes in: beads, drops, or a stream. */
 export const drawSeep: DrawThing = (sink, thing, site, random) => {
   if (thing.kind !== 'defect') return;
-  const { clockFrom = 2, form = 'drip' } = thing.what;
+  const { clockFrom = 2 } = thing.what;
+  const form = formOf(thing.what) ?? 'drip';
   const { radiusFt } = site.frame(thing.fromFt);
   const water = [0.78, 0.88, 0.95] as const;
-  if (/run|gush|stream/.test(form)) {
+  if (form === 'run') {
     for (let jet = 0; jet < 7; jet += 1) {
       const start = site.onWall(thing.fromFt + random.normal() * 0.02, clockFrom + random.normal() * 0.12, 0); // prettier-ignore
       const toward = site.frame(thing.fromFt).centre.clone().sub(start).normalize();
@@ -73,7 +75,7 @@ export const drawSeep: DrawThing = (sink, thing, site, random) => {
     }
     return;
   }
-  const isDrip = /drip/.test(form);
+  const isDrip = form === 'drip';
   for (let bead = 0; bead < (isDrip ? 46 : 26); bead += 1) {
     const side = clockFrom < 6 ? 1 : -1;
     const clock = clockFrom + side * (isDrip ? 3.4 : 1.2) * random.next() ** 1.4;
@@ -84,5 +86,25 @@ export const drawSeep: DrawThing = (sink, thing, site, random) => {
   for (let drop = 0; drop < 3; drop += 1) {
     const at = site.inBore(thing.fromFt + 0.02 * drop, clockFrom, 0.82 - 0.28 * drop).add(new Vector3(0, -radiusFt * 0.1 * drop, 0)); // prettier-ignore
     sink.lump(at, 0.013, water, { rough: 0, gloss: 2, stretch: new Vector3(0.8, 1.5, 0.8) });
+  }
+};
+
+/** Sewage that leaks out: a dark slit at a joint, with a washed streak that runs to it from above. */
+export const drawLeak: DrawThing = (sink, thing, site, random) => {
+  if (thing.kind !== 'defect') return;
+  const { clockFrom = 6, clockTo = clockFrom } = thing.what;
+  const form = formOf(thing.what) ?? 'drip';
+  const wide = form === 'seep' ? 0.006 : form === 'drip' ? 0.01 : 0.018;
+  const span = ((((clockTo - clockFrom) % 12) + 12) % 12) + 1.6;
+  const slit = Array.from({ length: 15 }, (_, part) =>
+    site.inBore(thing.fromFt + random.normal() * 0.004, clockFrom - 0.8 + (span * part) / 14, 1.02),
+  );
+  sink.tube(slit, () => wide, [0.03, 0.02, 0.02], { sides: 5, gloss: 0.2 });
+  for (let streak = 0; streak < 5; streak += 1) {
+    const clock = clockFrom + random.normal() * 0.5;
+    const run = Array.from({ length: 6 }, (_, part) =>
+      site.inBore(thing.fromFt - 0.03 * part, clock + 0.02 * part, 0.995),
+    );
+    sink.tube(run, (share) => 0.008 * (1 - share), [0.85, 0.8, 0.68], { sides: 4, gloss: 1.4 });
   }
 };

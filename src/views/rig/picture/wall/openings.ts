@@ -1,3 +1,4 @@
+import { formOf } from '../form';
 import { noise3, rise } from '../noise';
 import { hoursApart, inSpace, tint, upOf, VOID, type WallEffect, type WallPoint } from './point';
 
@@ -103,8 +104,9 @@ function breakRound(point: WallPoint, atFt: number, clock: number): void {
 
 export const seepWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
-  const { clockFrom = 2, form = 'drip' } = thing.what;
-  const strength = /run|gush|stream/.test(form) ? 1 : /drip/.test(form) ? 0.7 : 0.5;
+  const { clockFrom = 2 } = thing.what;
+  const form = formOf(thing.what) ?? 'drip';
+  const strength = form === 'run' ? 1 : form === 'drip' ? 0.7 : 0.5;
   const isRight = clockFrom < 6;
   // Wet from where it enters down to the invert, with the stain that years of it left.
   const below = isRight ? point.clock > clockFrom && point.clock < 6.2 : point.clock < clockFrom && point.clock > 5.8; // prettier-ignore

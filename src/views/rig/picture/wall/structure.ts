@@ -1,3 +1,4 @@
+import { formOf } from '../form';
 import { noise3, rise, rough3, stones3 } from '../noise';
 import {
   hoursApart,
@@ -14,10 +15,6 @@ import {
   type WallEffect,
   type WallPoint,
 } from './point';
-
-/** Form of a defect, in one spelling. */
-const formOf = (thing: Parameters<WallEffect>[1]) =>
-  thing.kind === 'defect' ? (thing.what.form ?? '').replace(/-/g, ' ') : '';
 
 /** Opens the wall: soil and stones behind it, a dark rim. `share` above ½ is gone. */
 function openToSoil(point: WallPoint, share: number, depth: number): void {
@@ -56,9 +53,9 @@ function patch(
 }
 
 export const breakWall: WallEffect = (point, thing) => {
-  const form = formOf(thing);
-  const isInvert = /invert/.test(form);
-  if (thing.kind === 'defect' && /missing|wall/.test(form)) {
+  const form = thing.kind === 'defect' ? formOf(thing.what) : null;
+  const isInvert = form === 'invert-missing';
+  if (thing.kind === 'defect' && (isInvert || form === 'wall-missing')) {
     const at = isInvert ? { ...thing, what: { clockFrom: 5, clockTo: 7, ...thing.what } } : thing;
     return openToSoil(point, patch(point, at, 0.9, 3) + 0.35, 0.22);
   }
@@ -142,19 +139,19 @@ export const gapWall: WallEffect = (point, thing) => {
 
 export const wearWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
-  const form = formOf(thing);
+  const form = formOf(thing.what);
   const { clockFrom = 5, clockTo = 7 } = thing.what;
   const [fromFt, toFt] = stretchOf(thing, 1);
   const share =
     inArc(point.clock, clockFrom, clockTo, 0.9) * inStretch(point.atFt, fromFt, toFt, 0.3);
   if (share <= 0) return;
   const [x, y, z] = inSpace(point, 16);
-  if (/gone|missing|hole/.test(form)) return openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16); // prettier-ignore
+  if (form === 'invert-gone') return openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16); // prettier-ignore
   const rough = rough3(x, y, z);
   tint(point, RUST, 0.8 * share);
   tint(point, [0.72, 0.4, 0.15], share * rise(0.5, 0.7, rough));
   point.radiusFt += share * 0.06 * point.boreFt * rough;
-  if (!/pit/.test(form)) return;
+  if (form !== 'pitted') return;
   const { apart } = stones3(x * 0.7, y * 0.7, z * 0.7);
   const pit = share * (1 - rise(0.26, 0.36, apart));
   point.radiusFt += pit * 0.16 * point.boreFt;
@@ -163,12 +160,12 @@ export const wearWall: WallEffect = (point, thing) => {
 
 export const spallWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
-  const form = formOf(thing);
+  const form = formOf(thing.what);
   const [fromFt, toFt] = stretchOf(thing, 1.5);
   const share = inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1) * inStretch(point.atFt, fromFt, toFt, 0.4); // prettier-ignore
   if (share <= 0) return;
-  if (/hole/.test(form)) return openToSoil(point, patch(point, thing, 0.7, 2.4) + 0.4, 0.3);
-  if (/stone|aggregate/.test(form)) {
+  if (form === 'hole') return openToSoil(point, patch(point, thing, 0.7, 2.4) + 0.4, 0.3);
+  if (form === 'stone-exposed') {
     // The skin is gone: rounded stones stand out of it.
     const { apart, own } = stones3(...inSpace(point, 15));
     const stone = 1 - rise(0.32, 0.44, apart);

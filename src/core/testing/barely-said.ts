@@ -1,0 +1,38 @@
+import { derive, type Derived } from '../derive';
+import type { AccessPoint } from '../job/access-point';
+import type { Inspection } from '../job/inspection';
+import type { Run } from '../job/run';
+import { composeReport } from '../report/compose';
+import { composeDocuments } from '../report/documents';
+import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
+import { accessOf } from './joined';
+
+export const back = { pass: 'back' as const };
+export const home = (readingFt: number | null, more: Partial<Said> = {}): Said => ({ kind: 'home', readingFt, ...back, ...more }); // prettier-ignore
+export const zone = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'zone', zone: name, side: 'far', readingFt, ...more }); // prettier-ignore
+export const water = (state: string, more: Partial<Said> = {}): Said => ({
+  kind: 'water',
+  state,
+  ...more,
+});
+export const feature = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'feature', feature: name, readingFt, ...more }); // prettier-ignore
+
+export type Setup = {
+  readonly run?: Partial<Run> & { readonly waterAtStart?: Run['waterAtStart'] | undefined };
+  readonly access?: Partial<AccessPoint>;
+  readonly job?: Partial<Inspection['job']>;
+  readonly property?: Partial<Inspection['property']>;
+};
+
+/** A 60 ft run in 6 in clay to the main, of which nothing is said beyond these entries. */
+export function of(said: readonly Said[], { run = {}, access = {}, job = {}, property = {} }: Setup = {}): Derived {
+  const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
+  const whole = { ...bare, ...run } as Run;
+  const accessPoints = [accessOf('A', access)];
+  return derive(inspectionOf([whole], { accessPoints, job, property }));
+} // prettier-ignore
+
+export const codes = ({ checks }: Derived) => checks.map(({ code }) => code);
+export const headline = (derived: Derived) => composeReport(derived).headline;
+export const wordsOf = (derived: Derived) => JSON.stringify(composeReport(derived).blocks);
+export const paper = (derived: Derived) => JSON.stringify(composeDocuments(derived));
