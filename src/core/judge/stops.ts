@@ -1,4 +1,5 @@
-import { type Interval, overlaps } from '../base/interval';
+import { type Interval, overlaps, unite } from '../base/interval';
+import { TOLERANCES } from '../base/tolerances';
 import type { Lateral } from '../lateral/lateral';
 import type { Segment } from '../lateral/segments';
 import type { Material } from '../log/vocabulary';
@@ -34,6 +35,14 @@ const TEXTS: Record<StopId, string> = {
     'Do not have it scraped or descaled by machine: that finishes thin pipe.',
 }; // prettier-ignore
 
+/** What may be such a pipe, and nobody could tell: as much a stop, in words that claim no more. */
+const DOUBTFUL: Partial<Record<StopId, string>> = {
+  asbestos:
+    'The pipe here may be asbestos cement. Until somebody knows, it must not be cut, ground or burst without licensed abatement.',
+  fiber:
+    'The pipe here may be bituminous fiber. Until somebody knows, let nobody put a cutter or high pressure in it.',
+}; // prettier-ignore
+
 const stopOf = (
   id: StopId,
   lineId: string,
@@ -41,12 +50,16 @@ const stopOf = (
   entryIds: readonly string[],
 ): Stop => ({ role: 'stop', id, rule: `${id}-stop`, text: TEXTS[id], lineId, span, entryIds });
 
-/** Stretches of a material, called or only thought of: doubt is no reason to cut asbestos. */
-function stretchesOf(lateral: Lateral, material: Material): Interval[] {
-  const isIt = (segment: Segment) =>
-    segment.material === material || segment.candidates.includes(material);
+/** Stops over the stretches of a material, called for certain or only thought of: doubt is no reason to cut asbestos. */
+function stopsOfPipe(lateral: Lateral, id: StopId, material: Material): Stop[] {
   const own = lateral.unplaced.flatMap(({ run }) => lateral.ownSegments.get(run.id) ?? []);
-  return [...lateral.segments, ...own].filter(isIt);
+  const all = [...lateral.segments, ...own];
+  const isSure = (one: Segment) => one.material === material && one.certainty === 'confirmed';
+  const isDoubtful = (one: Segment) =>
+    !isSure(one) && (one.material === material || one.candidates.includes(material));
+  const over = (fits: (one: Segment) => boolean, text: string) =>
+    unite(all.filter(fits), TOLERANCES.samePlaceFt).map((span) => ({ ...stopOf(id, lateral.lineId, span, []), text })); // prettier-ignore
+  return [...over(isSure, TEXTS[id]), ...over(isDoubtful, DOUBTFUL[id] ?? TEXTS[id])];
 }
 
 /** Entries that say another utility runs through a line: from the log, whatever they were joined to. */
@@ -72,12 +85,10 @@ export function listStops(laterals: readonly Lateral[], findings: readonly Findi
     const { lineId } = lateral;
     const here = (finding: Finding) => finding.lineId === lineId;
     const crossings = crossingsOf(lateral);
-    const material = (id: StopId, name: Material) =>
-      stretchesOf(lateral, name).map((span) => stopOf(id, lineId, { fromFt: span.fromFt, toFt: span.toFt }, [])); // prettier-ignore
     return [
       ...(crossings.length > 0 ? [stopOf('utility', lineId, null, crossings)] : []),
-      ...material('asbestos', 'asbestos-cement'),
-      ...material('fiber', 'bituminous-fiber'),
+      ...stopsOfPipe(lateral, 'asbestos', 'asbestos-cement'),
+      ...stopsOfPipe(lateral, 'fiber', 'bituminous-fiber'),
       ...thin.filter(here).map(({ span, entryIds }) => stopOf('thin-iron', lineId, span, entryIds)),
     ];
   });

@@ -89,6 +89,17 @@ export function wasSeenDry(lateral: Lateral): boolean {
 /** What is at the bottom of the pipe, under any water that stands. */
 const AT_INVERT: readonly DefectKind[] = ['wall-loss'];
 
+/** What something that nobody could name may be: as good as suspected. */
+function candidatesIn(laterals: readonly Lateral[]): DefectKind[] {
+  return laterals.flatMap(({ axes, unplaced }) =>
+    [...axes, ...unplaced].flatMap(({ log }) =>
+      log.standing.flatMap((entry) =>
+        entry.kind === 'defect' ? [...(entry.candidates ?? [])] : [],
+      ),
+    ),
+  );
+}
+
 /**
  * The kinds of defect that are nowhere found, suspected or competing as a cause. Empty when too much
  * was hidden, or when nothing was looked at, to call anything absent.
@@ -109,6 +120,7 @@ export function listAbsences(
     ]),
   );
   for (const { defect } of suspicions) named.add(defect);
+  for (const kind of candidatesIn(laterals)) named.add(kind);
   // Only over feet that were seen drained can anybody say that no water stands.
   if (!laterals.every(wasSeenDry)) named.add('standing-water');
   // Standing water hides the bottom of the pipe, and with it what wears there.

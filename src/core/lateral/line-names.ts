@@ -27,7 +27,9 @@ export function nameLines(
   const labels = new Map(lines.map(({ id, label }) => [id, label.trim()]));
   const nameOf = (lineId: string) => {
     const label = labels.get(lineId) || (lineId === MAIN_LINE ? 'house' : lineId);
-    return /\bline$/i.test(label) ? label : `${label} line`;
+    // "House to main" becomes the house-to-main line.
+    const joined = label.replace(/ to /g, '-to-');
+    return /\bline$/i.test(joined) ? joined : `${joined} line`;
   };
   return {
     isOne,

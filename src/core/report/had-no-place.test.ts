@@ -7,6 +7,14 @@ import { defect } from '../testing/rules';
 import { composeDocuments } from './documents';
 
 describe('stops', () => {
+  it('claim no pipe that nobody called', () => {
+    const derived = of([{ kind: 'material', side: 'far', material: 'unknown', diameterIn: 6, candidates: ['asbestos-cement', 'concrete'], readingFt: 30 }]); // prettier-ignore
+    const text = paper(derived);
+    expect(text).toContain('may be asbestos cement. Until somebody knows');
+    expect(text).not.toContain('is asbestos cement');
+    expect(derived.stops).toHaveLength(1);
+  });
+
   const gas = defect('utility-crossing', { readingFt: 10 });
   const roots = defect('roots', { extentRatio: 0.3, readingFt: 40 });
   const inspection = (decisions: Inspection['decisions']) => ({

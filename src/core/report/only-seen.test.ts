@@ -67,6 +67,11 @@ describe('water', () => {
     expect(derived.lateral.coverage.obscuredFt).toBe(0);
   });
 
+  it('is absent only where nothing unnamed may be it', () => {
+    const derived = of([defect('unidentified', { candidates: ['grease', 'vermin'] })], { run: { waterAtStart: 'none' } }); // prettier-ignore
+    for (const kind of ['grease', 'vermin'] as const) expect(derived.absences).not.toContain(kind);
+  });
+
   it('is absent only over feet that were seen drained', () => {
     const wet = of([water('running')]);
     expect(wet.absences).not.toContain('standing-water');
