@@ -18,7 +18,7 @@ const REPAIR: Partial<Record<FindingKind, string>> = {
 /** Why a finding with no action has none, to follow "No action, because". */
 function whyNone({ ourDoing, kind, because }: Finding): string {
   if (ourDoing) return 'this inspection caused it';
-  if (kind === 'material') return 'it says what to plan for, and nothing is wrong with it today';
+  if (kind === 'material') return 'it says what to plan for, and is no fault by itself';
   return because.at(-1)?.text ?? 'nothing calls for any';
 }
 

@@ -4,6 +4,7 @@ import type { Lateral } from '../lateral/lateral';
 import type { Segment } from '../lateral/segments';
 import type { Material } from '../log/vocabulary';
 import type { Finding } from './finding';
+import type { Reason } from './grade';
 import { IRON } from './severity/roots';
 
 export const STOPS = ['utility', 'asbestos', 'fiber', 'thin-iron'] as const;
@@ -104,6 +105,19 @@ export function stopsOver(
   );
 }
 
+const CLEAN = 'advice-upkeep';
+
+/**
+ * Advice as a stop leaves it: nothing on a line with a utility in it comes before the utility, and pipe that
+ * bears no tool is cleaned in no way that a stop forbids. A stop beside "have it cut" is none.
+ */
+function minding(reason: Reason, holding: readonly Stop[]): Reason {
+  const isPipe = holding.some(({ id }) => id !== 'utility');
+  const text = reason.rule === CLEAN && isPipe ? 'Have it cleaned only in a way that this pipe bears, and looked at again.' : reason.text;
+  const waits = holding.some(({ id }) => id === 'utility') && text.startsWith('Have ');
+  return { ...reason, text: waits ? `Once the utility is dealt with, h${text.slice(1)}` : text };
+} // prettier-ignore
+
 /** Each stop once by its words, first of what is advised for everything that it holds over. */
 export function applyStops(findings: readonly Finding[], stops: readonly Stop[]): Finding[] {
   if (stops.length === 0) return [...findings];
@@ -114,7 +128,9 @@ export function applyStops(findings: readonly Finding[], stops: readonly Stop[])
       return finding;
     const holding = stopsOver(stops, finding);
     const texts = new Set(holding.map(({ text }) => text));
-    const rest = finding.advice.filter(({ text }) => !texts.has(text));
+    const rest = finding.advice
+      .filter(({ text }) => !texts.has(text))
+      .map((reason) => minding(reason, holding));
     const first = [...texts].map((text) => ({ rule: holding.find((stop) => stop.text === text)!.rule, text })); // prettier-ignore
     return first.length === 0 ? finding : { ...finding, advice: [...first, ...rest] };
   });

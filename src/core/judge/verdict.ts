@@ -5,6 +5,7 @@ import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { hasBackup } from './backup';
 import type { Issue } from './check';
 import type { Finding, Suspicion } from './finding';
+import { GIVING_WAY } from './rules/structure/fiber-deforms';
 
 export const OVERALLS = [
   'not-serviceable',
@@ -50,6 +51,7 @@ export function judgeOverall(
     checks.some(({ level }) => level === 'blocker') ||
     backsUp === 'after-ours' ||
     isMostlyUnknown(main) ||
+    inScope.some(isInUncalledPipe) ||
     some('look-again');
   if (isOpen) return 'inconclusive';
   return some('upkeep') ? 'serviceable-with-upkeep' : 'serviceable';
@@ -59,6 +61,12 @@ export function judgeOverall(
 function isMostlyUnknown({ reached, segments }: Lateral): boolean {
   const unknown = segments.filter(({ material }) => material === 'unknown');
   return totalFt(unknown) > UNKNOWN_RATIO * totalFt(reached) + 1e-9;
+}
+
+/** Whether a pipe that nobody called gives way: in some pipe that calls for replacing it. */
+function isInUncalledPipe({ kind, material, ourDoing, review }: Finding): boolean {
+  const isSign = GIVING_WAY.some((one) => one === kind);
+  return isSign && material === 'unknown' && !ourDoing && review?.verdict !== 'dismissed';
 }
 
 /** Whether every foot of every line was reached and seen. */

@@ -13,7 +13,13 @@ import { isIndoor, type ZonePiece } from './zones';
  */
 export type UpperEnd =
   | { readonly state: 'seen' }
-  | { readonly state: 'unreached'; readonly remainderFt: number | null; readonly from: string }
+  | {
+      readonly state: 'unreached';
+      readonly remainderFt: number | null;
+      readonly from: string;
+      /** Feet that were seen above `from`. */
+      readonly climbedFt: number;
+    }
   | { readonly state: 'unknown'; readonly from: string };
 
 const AT_TOP_FT = 3;
@@ -46,7 +52,8 @@ export function readUpperEnd(
   if (climber) {
     const end = climber.log.standing.findLast((entry) => entry.kind === 'end');
     if (end?.reason === 'vent') return { state: 'seen' };
-    return { state: 'unreached', remainderFt: end?.remainderFt ?? null, from: climber.from };
+    const { from, reachFt: climbedFt } = climber;
+    return { state: 'unreached', remainderFt: end?.remainderFt ?? null, from, climbedFt };
   }
   const opening = axes.find(({ originFt }) => isAtTop(originFt));
   const access = accessPoints.find(({ id }) => id === opening?.run.accessPointId);
@@ -55,5 +62,5 @@ export function readUpperEnd(
   if (along === 'house-end') return { state: 'seen' };
   return along === null
     ? { state: 'unknown', from }
-    : { state: 'unreached', remainderFt: null, from };
+    : { state: 'unreached', remainderFt: null, from, climbedFt: 0 };
 }

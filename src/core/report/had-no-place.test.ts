@@ -4,6 +4,7 @@ import type { Inspection } from '../job/inspection';
 import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
 import { feature, of, paper, wordsOf, zone } from '../testing/barely-said';
 import { defect } from '../testing/rules';
+import { composeReport } from './compose';
 import { composeDocuments } from './documents';
 
 describe('stops', () => {
@@ -39,6 +40,23 @@ describe('stops', () => {
     for (const blocks of Object.values(composeDocuments(derived)))
       expect(JSON.stringify(blocks)).toContain('Nothing may cut, jet or scrape this line');
   }); // prettier-ignore
+
+  it('stand beside no advice against them, and nobody quotes for another’s utility', () => {
+    const said = composeReport(derive(inspection([])));
+    const words = JSON.stringify(said.blocks);
+    expect(words).toContain('Once the utility is dealt with, have the roots cut or jetted.');
+    expect(said.steps.map(({ text }) => text)).toEqual([
+      'Call the utility and the utility-locating service now about finding 1. Let nobody cut or jet the line before they have dealt with it.',
+      'Decide what to ask the seller for, and say so in writing.',
+      'Once the utility in the line is dealt with, have finding 2 cleaned.',
+    ]);
+  });
+
+  it('leave no cutter in pipe that bears none', () => {
+    const text = wordsOf(of([{ kind: 'material', side: 'far', material: 'asbestos-cement', diameterIn: 6, readingFt: 30 }, roots])); // prettier-ignore
+    expect(text).toContain('Have it cleaned only in a way that this pipe bears');
+    expect(text).not.toContain('roots cut or jetted');
+  });
 });
 
 describe('facts that had no place', () => {

@@ -8,7 +8,7 @@ import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
 import { describeFinding, sayFeet } from './describe';
 import { ACCESS_WORDS, FINDING_WORDS, END_WORDS, ZONE_WORDS } from './words';
-import { sayPlace } from './place';
+import { sayPipeAbove, sayPlace } from './place';
 
 const COUNTS = [
   'no',
@@ -91,7 +91,7 @@ function sayCompleteness(derived: Derived): string {
   }
   if (unreachedFt === null) {
     if (reachedMain && upper?.state === 'unreached')
-      return `The pipe between the house and ${upper.from} was not reached, and nobody knows how long it is.`;
+      return `${capital(sayPipeAbove(upper))} was not reached, and nobody knows how long it is.`;
     return 'The rest of the line was not reached, and nobody knows how long it is.';
   }
   const unseenFt = obscuredFt + unreachedFt;

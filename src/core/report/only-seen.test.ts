@@ -136,6 +136,15 @@ describe('the whole line', () => {
     if (completeness === 'partial') expect(derived.lateral.coverage.unreachedFt).toBeNull();
   });
 
+  it('names the pipe above by where a run up from a mid-line access ended', () => {
+    const up = runOf([CLAY, defect('roots', { readingFt: 9 }), { kind: 'end', reason: 'obstruction', confirmedBy: 'none', readingFt: 15 }], { id: 'R2', facing: 'upstream' }); // prettier-ignore
+    const derived = derive(joinedInspection({ runs: [runOf([CLAY, MAIN_AT_60]), up] }));
+    const text = wordsOf(derived);
+    expect(text).toContain('the pipe between the house and the point 15 ft upstream of A');
+    expect(text).toContain('the roots at 9 ft upstream of A were not sized');
+    expect(text).not.toContain('between the house and A');
+  });
+
   it('is the run that reached the main; another is told by itself', () => {
     const short = runOf([CLAY, { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 22 }], { id: 'R1', accessPointId: 'K' }); // prettier-ignore
     const long = { ...runOf([CLAY, MAIN_AT_60], { id: 'R2', accessPointId: 'A' }) };
@@ -211,7 +220,7 @@ describe('headlines and steps', () => {
   it.each<[string, Said[], RegExp]>([
     ['an unsized open joint', [defect('gap')], /the open joint at 30 ft was not sized/],
     ['a suspected crack', [defect('crack', { form: 'hairline', certainty: 'suspected' })], /crack at 30 ft is only suspected/],
-    ['a thing with no footage', [defect('offset', { offsetIn: 0.2, readingFt: null })], /has no footage/],
+    ['a thing with no footage', [defect('offset', { offsetIn: 0.2, readingFt: null })], /the pipe ends out of line have no footage/],
   ])('are no better than %s', (_, said, words) => {
     const derived = of(said, { access: { alongLine: 'house-end' }, run: { waterAtStart: 'none' } });
     expect(headline(derived)).toMatch(words);
@@ -219,6 +228,14 @@ describe('headlines and steps', () => {
     expect(composeReport(derived).steps.map(({ text }) => text).join()).not.toContain('Nothing to do now'); // prettier-ignore
     expect(composeReport(derived).limits.join('\n')).toMatch(words);
   }); // prettier-ignore
+
+  it('pass no pipe that gives way where nobody called what it is made of', () => {
+    const unknown: Said = { kind: 'material', side: 'far', material: 'unknown', readingFt: 20 };
+    const crack = defect('crack', { form: 'hairline', readingFt: 25 });
+    const clay: Said = { kind: 'material', side: 'far', material: 'vitrified-clay', diameterIn: 6, readingFt: 40 }; // prettier-ignore
+    expect(of([unknown, crack, clay]).overall).toBe('inconclusive');
+    expect(of([unknown, clay, { ...crack, readingFt: 50 }]).overall).toBe('serviceable');
+  });
 
   it('name what is open one by one, and ask for it first', () => {
     const derived = of([

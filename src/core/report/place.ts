@@ -1,7 +1,8 @@
 import { roundTo } from '../base/numbers';
 import type { Finding } from '../judge/finding';
 import type { LineNames } from '../lateral/line-names';
-import { sayOnLine, sayStretch } from '../lateral/say-place';
+import { sayOnLine, sayStation, sayStretch } from '../lateral/say-place';
+import type { UpperEnd } from '../lateral/upper-end';
 import { ZONE_PLACES } from './words';
 
 /** Where a finding lies, to go in a title: "at 57 ft, under the driveway". */
@@ -20,3 +21,9 @@ export function sayPlace(finding: Finding, names: LineNames): string {
   const at = roundTo(fromFt, 0) === roundTo(toFt, 0) ? 'at ' : '';
   return `${at}${feet}${zone}`;
 }
+
+/** The pipe above what was reached: "the pipe between the house and A", or and where a run up from A ended. */
+export function sayPipeAbove({ from, climbedFt }: UpperEnd & { readonly state: 'unreached' }): string {
+  const to = climbedFt < 0.5 ? from : `the point ${sayStation(-climbedFt, from)}`;
+  return `the pipe between the house and ${to}`;
+} // prettier-ignore

@@ -1,10 +1,13 @@
 import { sayList } from '../base/numbers';
 import type { Derived } from '../derive';
+import type { Finding } from '../judge/finding';
 import type { Step } from './block';
 import { dayOf, workingDaysBefore } from './calendar';
 import { inOrderOfWork } from './headline';
 import { inScope } from './in-scope';
+import { sayPipeAbove } from './place';
 import { listUnsettled } from './unsettled';
+import { stopsOver } from '../judge/stops';
 import { endsLine } from '../lateral/terminus';
 
 /** Working days before the end of the inspection period by which each step should be done. */
@@ -23,12 +26,26 @@ export function composeSteps(derived: Derived): Step[] {
   };
   const findings = inOrderOfWork(inScope(derived));
   const owners = findings.filter(({ responsibleSide }) => responsibleSide === 'owner');
-  const numbersOf = (action: (typeof findings)[number]['action']) =>
-    owners.filter((finding) => finding.action === action).map(({ number }) => String(number));
+  // Another utility in the sewer is its owner's to deal with, and no contractor's to quote for.
+  const crossings = findings
+    .filter(({ kind }) => kind === 'utility-crossing')
+    .map(({ number }) => String(number));
+  const withAction = (action: Finding['action']) =>
+    owners.filter(
+      ({ kind, ...finding }) => finding.action === action && kind !== 'utility-crossing',
+    );
+  const numbersOf = (action: Finding['action']) =>
+    withAction(action).map(({ number }) => String(number));
   const name = (numbers: readonly string[]) =>
     `finding${numbers.length > 1 ? 's' : ''} ${sayList(numbers)}`;
   const steps: Step[] = [];
 
+  if (crossings.length > 0) {
+    steps.push({
+      text: `Call the utility and the utility-locating service now about ${name(crossings)}. Let nobody cut or jet the line before they have dealt with it.`,
+      byOn: scoped,
+    });
+  }
   const urgent = numbersOf('urgent');
   if (urgent.length > 0) {
     steps.push({
@@ -71,7 +88,11 @@ export function composeSteps(derived: Derived): Step[] {
   }
   const upkeep = numbersOf('upkeep');
   if (upkeep.length > 0) {
-    steps.push({ text: `After you move in, have ${name(upkeep)} cleaned.`, byOn: null });
+    const waits = withAction('upkeep').some((finding) =>
+      stopsOver(derived.stops, finding).some(({ id }) => id === 'utility'),
+    );
+    const when = waits ? 'Once the utility in the line is dealt with' : 'After you move in';
+    steps.push({ text: `${when}, have ${name(upkeep)} cleaned.`, byOn: null });
   }
   if (repair.length > 0) {
     steps.push({ text: 'After the repair, have the line scoped again to prove it.', byOn: null });
@@ -92,6 +113,6 @@ function sayMissed(derived: Derived): string | null {
   if (!reachedMain)
     return 'Have the rest of the line seen from another opening, or after cleaning.';
   if (coverage.upper?.state === 'unreached')
-    return `Have the pipe between the house and ${coverage.upper.from} looked at.`;
+    return `Have ${sayPipeAbove(coverage.upper)} looked at.`;
   return coverage.obscuredFt >= 0.5 ? 'Have the hidden part looked at again.' : null;
 }

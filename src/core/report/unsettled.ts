@@ -4,7 +4,7 @@ import type { Finding } from '../judge/finding';
 import type { Severity } from '../judge/grade';
 import { sayFeet } from './describe';
 import { inScope } from './in-scope';
-import { sayPlace } from './place';
+import { sayPipeAbove, sayPlace } from './place';
 import { FINDING_WORDS } from './words';
 
 /** Grades that would ask for work. */
@@ -24,6 +24,15 @@ function openOf({ missing, range, certainty, stillOpen, isPlaceUnsaid, kind, fac
   return isPlaceUnsaid ? 'has no footage' : null;
 } // prettier-ignore
 
+const OF_MANY: Readonly<Record<string, string>> = {
+  was: 'were',
+  is: 'are',
+  has: 'have',
+  lies: 'lie',
+};
+/** The verb that opens a phrase, for a name that stands for many ("the roots were not sized"). */
+const agreeWithMany = (phrase: string) => phrase.replace(/^\w+/, (verb) => OF_MANY[verb] ?? verb);
+
 /** Findings that ask for no work today and might, were they known better. */
 function openFindings(derived: Derived): string[] {
   return inScope(derived)
@@ -32,8 +41,10 @@ function openFindings(derived: Derived): string[] {
     .flatMap((finding) => {
       const open = openOf(finding);
       if (open === null) return [];
-      const name = FINDING_WORDS[finding.kind].name.toLowerCase();
-      return [`the ${name} ${sayPlace(finding, derived.names)} ${open}`];
+      const { name, isMany } = FINDING_WORDS[finding.kind];
+      const said = isMany ? agreeWithMany(open) : open;
+      const place = finding.isPlaceUnsaid ? '' : ` ${sayPlace(finding, derived.names)}`;
+      return [`the ${name.toLowerCase()}${place} ${said}`];
     });
 }
 
@@ -48,7 +59,7 @@ export function listUnsettled(derived: Derived): string[] {
     ...openFindings(derived),
     ...lines.flatMap(({ coverage: { upper }, lineId }) =>
       upper?.state === 'unreached'
-        ? [`the pipe between the house and ${upper.from}${names.on(lineId)} was not seen`]
+        ? [`${sayPipeAbove(upper)}${names.on(lineId)} was not seen`]
         : [],
     ),
     ...lines.flatMap(({ segments, lineId }) => {

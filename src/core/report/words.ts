@@ -133,6 +133,8 @@ export type DefectWords = {
   readonly name: string;
   readonly trade: string;
   readonly plural: string;
+  /** Whether `name` itself stands for many. */
+  readonly isMany?: true;
 };
 
 /** The same for every finding: what a rule makes of the whole has its name too. */
@@ -140,8 +142,8 @@ export const FINDING_WORDS: Record<FindingKind, DefectWords> = {
   layout: { name: 'How the line is laid', trade: 'layout', plural: 'faults of the layout' },
   material: { name: 'What the pipe is made of', trade: 'material', plural: 'remarks on material' },
   'standing-water': { name: 'Low stretch that holds water', trade: 'belly', plural: 'standing water' },
-  roots: { name: 'Roots', trade: 'roots', plural: 'roots' },
-  offset: { name: 'Pipe ends out of line', trade: 'offset joint', plural: 'pipe ends out of line' },
+  roots: { name: 'Roots', trade: 'roots', plural: 'roots', isMany: true },
+  offset: { name: 'Pipe ends out of line', trade: 'offset joint', plural: 'pipe ends out of line', isMany: true },
   gap: { name: 'Open joint', trade: 'gap', plural: 'open joints' },
   crack: { name: 'Crack', trade: 'crack', plural: 'cracks' },
   break: { name: 'Broken pipe', trade: 'break', plural: 'breaks' },
@@ -160,7 +162,7 @@ export const FINDING_WORDS: Record<FindingKind, DefectWords> = {
   exfiltration: { name: 'Sewage leaking out', trade: 'exfiltration', plural: 'sewage leaking out' },
   infiltration: { name: 'Ground water coming in', trade: 'infiltration', plural: 'ground water coming in' },
   'residue-line': { name: 'Old high-water mark', trade: 'residue line', plural: 'old high-water marks' },
-  vermin: { name: 'Signs of animals', trade: 'vermin', plural: 'signs of animals' },
+  vermin: { name: 'Signs of animals', trade: 'vermin', plural: 'signs of animals', isMany: true },
   'foreign-object': { name: 'Object in the pipe', trade: 'foreign object', plural: 'objects in the pipe' },
   unidentified: { name: 'Something not named yet', trade: 'unidentified', plural: 'things not named' },
   'utility-crossing': {

@@ -2,6 +2,9 @@ import { advice, type Conclusion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
+/** Signs that a pipe gives way: how much they matter hangs on what it is made of. */
+export const GIVING_WAY = ['deformation', 'hole', 'break', 'collapse', 'crack', 'wall-loss', 'spalling'] as const; // prettier-ignore
+
 export const fiberDeforms: Rule = {
   number: 35,
   id: 'fiber-deforms',
@@ -9,7 +12,7 @@ export const fiberDeforms: Rule = {
   then: 'replace it, once the material is certain; no cutters and no high pressure in it',
   because: 'layered paper and pitch that has begun to give way goes on until it closes',
   conclude: (scene) =>
-    findingsOf(scene, 'deformation', 'hole', 'break', 'collapse', 'crack', 'wall-loss', 'spalling')
+    findingsOf(scene, ...GIVING_WAY)
       .filter(({ material }) => material === 'bituminous-fiber')
       .flatMap((finding): Conclusion[] => [
         {
