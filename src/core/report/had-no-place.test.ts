@@ -95,7 +95,9 @@ describe('facts that had no place', () => {
   it('the tree over the roots is named, and running its fixture proves a source', () => {
     const derived = of([{ kind: 'surface', what: 'tree', readingFt: 31 }, defect('roots', { extentRatio: 0.2 }), feature('tee', 44, { serves: 'kitchen' }), defect('grease', { extentRatio: 0.2, readingFt: 45 }), { kind: 'flow-test', fixture: 'kitchen', result: 'clears' }]); // prettier-ignore
     const because = JSON.stringify(derived.findings.map((one) => one.because));
-    expect(because).toContain('the tree over the line at 31 ft is the likely source');
+    expect(wordsOf(derived)).toContain(
+      'The tree over the line at 31 ft is the likely source: weigh taking it out',
+    );
     expect(because).toContain('running the kitchen showed that it comes in there');
     expect(derived.questions.map(({ rule }) => rule)).not.toContain('deposit-below-tee');
   });

@@ -3,6 +3,7 @@ import { sayFt } from '../base/numbers';
 import { reportOptions } from '../job/settings';
 import type { Derived } from '../derive';
 import type { Lateral } from '../lateral/lateral';
+import type { Homecoming } from '../measure/homecoming';
 import { dayOf, sayLongDay } from './calendar';
 import { ACCESS_WORDS } from './words';
 
@@ -19,16 +20,23 @@ export function composeMethod(derived: Derived): string[] {
     const drop = run.zero.at === 'rim' && run.zero.dropFt > 0
       ? ` The drop of ${sayFt(run.zero.dropFt)} ft below the rim is taken off.`
       : '';
-    const slip = home.homeFt === null
-      ? ' The counter was not read when the camera came home.'
-      : ` The counter came home ${sayFt(Math.abs(home.misclosureFt))} ft out; that is shared out over the footages.`;
-    method.push(`Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop}${slip}`);
+    method.push(`Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop} ${sayHomecoming(home)}`);
   }
   method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
   if (!reportOptions(derived.settings).nameProfile) return method;
   const profile = job.profile === 'maintain-first' ? 'Maintain first' : 'Renew first';
   method.push(`Judged by the profile “${profile}”.`);
   return method;
+} // prettier-ignore
+
+/** How the counter came home, and what was made of it. */
+function sayHomecoming({ homeFt, misclosureFt, implausible }: Homecoming): string {
+  if (homeFt === null) return 'The counter was not read when the camera came home.';
+  const outFt = sayFt(Math.abs(misclosureFt));
+  if (implausible) return `The camera is said to be home ${outFt} ft from its zero: more than a counter slips, so no footage was moved for it.`;
+  return outFt === '0'
+    ? 'The counter came home at its zero.'
+    : `The counter came home ${outFt} ft out; that is shared out over the footages.`;
 } // prettier-ignore
 
 /** How runs from other accesses were brought onto one line of footages, and how sure that is. */

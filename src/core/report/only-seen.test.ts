@@ -33,6 +33,8 @@ describe('homecoming', () => {
     expect(derived.findings[0]!.span.fromFt).toBeCloseTo(atFt, 1);
     expect(codes(derived).includes('home-implausible')).toBe(code !== null);
     if (code) expect(derived.lateral.coverage.clearFt).toBe(60);
+    const isShared = said.some(({ kind, readingFt }) => kind === 'home' && readingFt !== null) && code === null; // prettier-ignore
+    expect(wordsOf(derived).includes('shared out over the footages')).toBe(isShared);
   });
 });
 

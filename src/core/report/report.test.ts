@@ -179,6 +179,9 @@ describe('every demo report', () => {
     for (const { offFt, sigmaFt } of lateral.join.misfits) [offFt, sigmaFt].forEach(add);
     for (const { home } of lateral.axes) [home.farthestFt, home.misclosureFt].forEach(add);
     derived.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
+    for (const { log, placeOfEntry } of lateral.axes)
+      for (const entry of log.standing.filter(({ kind }) => kind === 'surface'))
+        add(placeOfEntry(entry).from.stationFt);
     const lengths = new Map<string, number>();
     for (const { material, fromFt, toFt } of lateral.segments)
       lengths.set(material, (lengths.get(material) ?? 0) + toFt - fromFt);

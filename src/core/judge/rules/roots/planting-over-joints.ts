@@ -1,6 +1,6 @@
 import type { Material } from '../../../log/vocabulary';
 import { segmentAt } from '../../../lateral/segments';
-import { reason } from '../conclusion';
+import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findNear, readSurface, sayIn, type Scene } from '../scene';
 
@@ -18,7 +18,7 @@ export const plantingOverJoints: Rule = {
   number: 29,
   id: 'planting-over-joints',
   when: 'a tree or a hedge stands over a line with joints',
-  then: 'with roots under it, it is named as their source; else a future risk even where the line is clean today, and no action for roots in the ground alone',
+  then: 'with roots under it, it is named as their source, and taking it out or a barrier is weighed; else a future risk even where the line is clean today, and no action for roots in the ground alone',
   because: 'roots find joints in time, and none has found these yet',
   conclude: (scene) =>
     readSurface(scene).flatMap(({ what, entry }) => {
@@ -29,13 +29,17 @@ export const plantingOverJoints: Rule = {
       const { from, to } = entry.axis.placeOfEntry(entry.entry);
       const atFt = (from.stationFt + to.stationFt) / 2;
       const spot = { lineId: lateral.lineId, span: { fromFt: atFt, toFt: atFt } };
+      const plant = what.replace(/-/g, ' ');
       const over = findNear(scene, spot, REACH_FT, ['roots']);
       if (over.length > 0)
-        return over.map((roots) => reason(roots, `the ${what.replace(/-/g, ' ')} over the line ${sayIn(scene, spot)} is the likely source`));
+        return over.flatMap((roots) => [
+          reason(roots, `the ${plant} over the line ${sayIn(scene, spot)} is the likely source`),
+          advice(roots, `The ${plant} over the line ${sayIn(scene, spot)} is the likely source: weigh taking it out, or a root barrier, beside any repair.`),
+        ]);
       const segment = segmentAt(lateral.segments, atFt);
       if (!segment || segment.lined || !JOINTED.includes(segment.material)) return [];
       return [
-        reason(null, `The ${what.replace(/-/g, ' ')} over the line ${sayIn(scene, spot)} is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
+        reason(null, `The ${plant} over the line ${sayIn(scene, spot)} is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
       ];
     }),
 }; // prettier-ignore
