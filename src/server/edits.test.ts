@@ -137,13 +137,14 @@ describe('a second run begun on two devices at once', () => {
     expect(accessPoints.slice(-2).map(({ label }) => label)).toEqual(['Q', 'E']);
   });
 
-  it('makes the first of a job its reference', () => {
+  it('makes neither its reference: the run that reached the main is the line', () => {
     storeInspection(db, { ...demoInspection('mill-street'), job: { ...demoInspection('mill-street').job, id: 'new' } }, now()); // prettier-ignore
     const value = setupOf(alder.runs[0]!);
     const sent = (id: string, edits: readonly Edit[]) => storeEdits(db, 'new', { id, device: 'one', saidAt: now(), base: 1, edits }, now()); // prettier-ignore
     sent('a', [{ path: ['accessPoints', 'A'], value: alder.accessPoints[0] }]);
     for (const id of ['R7', 'R8']) sent(id, [{ path: ['runs', id], value: { ...value, id, accessPointId: 'A' } }]); // prettier-ignore
-    expect(loadInspection(db, 'new')!.job.referenceRunId).toBe('R7');
+    expect(loadInspection(db, 'new')!.runs.map(({ id }) => id)).toEqual(expect.arrayContaining(['R7', 'R8'])); // prettier-ignore
+    expect(loadInspection(db, 'new')!.job.referenceRunId).toBe(demoInspection('mill-street').job.referenceRunId); // prettier-ignore
   });
 });
 

@@ -82,7 +82,7 @@ describe('issuing', () => {
     put(alder);
     await issue(JOB);
     const [decision] = loadInspection(db, JOB)!.decisions as unknown as { numbers: object }[];
-    expect(Object.values(decision!.numbers).sort()).toEqual([1, 2, 3, 4, 5]);
+    expect(Object.values(decision!.numbers).sort()).toEqual([1, 2, 3, 4, 5, 6]);
   });
 
   it('is refused while something holds it back, unless the reason is stated; the report prints it', async () => {
@@ -109,7 +109,7 @@ describe('issuing', () => {
     });
     const items = (changes as unknown as { items: string[] }).items;
     expect(items[0]).toBe('the client wants no prices.');
-    expect(items).toContain('Finding 2: no price, was $4.8k–12k, with 1.');
+    expect(items).toContain('Finding 3: no price, was $4.8k–12k, with 1.');
     expect(findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString()).toBe(old);
     expect(listIssued(db, JOB).map(({ number }) => number)).toEqual([2, 1]);
     expect([verify(JOB, 1), verify(JOB, 2)]).toEqual([[], []]);

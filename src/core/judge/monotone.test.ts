@@ -124,7 +124,11 @@ it('an entry that repeats what is known changes no grade, no action and no verdi
   fc.assert(
     fc.property(anyThings, fc.nat(), fc.boolean(), where, (said, pick, isBack, on) => {
       fc.pre(said.length > 0);
-      const again = { ...said[pick % said.length]!, ...late, ...(isBack ? { pass: 'back' } : {}) };
+      const one = said[pick % said.length]!;
+      // Said again where two pipes were called at one place, it is the last word of them, and news.
+      const isCalledAgain = said.filter(({ kind, readingFt }) => kind === 'material' && readingFt === one.readingFt).length > 1; // prettier-ignore
+      fc.pre(one.kind !== 'material' || !isCalledAgain);
+      const again = { ...one, ...late, ...(isBack ? { pass: 'back' } : {}) };
       const before = judged(said, on);
       const after = judged([...said, again], on);
       expect(after.overall).toBe(before.overall);
