@@ -159,7 +159,7 @@ test('the ruler answers what is at a station, and a pipe’s usual life can be c
   await page.getByRole('button', { name: 'Drop T2' }).click();
   await page.getByRole('textbox', { name: 'What is at' }).fill('43');
   const answer = page.getByRole('region', { name: 'What is at' });
-  await expect(answer).toContainText('6 in clay, yard, owner side. Finding 3.');
+  await expect(answer).toContainText('6 in clay, yard, owner side. Finding 2.');
   await expect(answer).toContainText('R1 45.2 on its counter coming home');
   await expect(answer).toContainText('R3 did not come here.');
   await page.getByText('Usual lives: change them for this job').click();
