@@ -73,7 +73,7 @@ export default tseslint.config(
       // An index or a lookup that an invariant guarantees is said with "!"; the invariant is near it.
       '@typescript-eslint/no-non-null-assertion': 'off',
       eqeqeq: 'error',
-      'max-lines': ['error', { max: 300, skipBlankLines: true }],
+      'max-lines': ['error', { max: 300 }],
     },
   },
   {

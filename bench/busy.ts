@@ -11,7 +11,14 @@ let posted = 0;
 
 /** Posts one durable entry; ms. */
 async function postEntry(ask: Ask, jobId: string): Promise<number> {
-  const entry = { id: `busy-${(posted += 1)}`, at: '2026-11-03T09:00:00-08:00', pass: 'out', readingFt: 1, kind: 'note', note: 'x' }; // prettier-ignore
+  const entry = {
+    id: `busy-${(posted += 1)}`,
+    at: '2026-11-03T09:00:00-08:00',
+    pass: 'out',
+    readingFt: 1,
+    kind: 'note',
+    note: 'x',
+  };
   const body = JSON.stringify({ entries: [entry] });
   const startMs = performance.now();
   const response = await ask(`/api/jobs/${jobId}/runs/R1/entries`, { method: 'POST', body });
@@ -47,7 +54,10 @@ export async function benchBusy(
   const pdf = `/api/jobs/${jobs.printed}/report.pdf`;
   const work = [
     ...Array.from({ length: PDFS }, () => ask(pdf)),
-    ask(`/api/jobs/${jobs.printed}/issued`, { method: 'POST', body: JSON.stringify({ reason: 'r', limits: 'l' }) }), // prettier-ignore
+    ask(`/api/jobs/${jobs.printed}/issued`, {
+      method: 'POST',
+      body: JSON.stringify({ reason: 'r', limits: 'l' }),
+    }),
     ask('/api/jobs/import', { method: 'POST', body: jobs.file }),
   ];
   let isBusy = true;

@@ -48,7 +48,13 @@ export function sixRunsWith(count: number, tieCount: number): Inspection {
       const readingFt = Math.round((step * stepFt + random() * 0.4) * 10) / 10;
       const entryId = `${id}-${step}`;
       const at = new Date(STARTS_MS + (index * 86_400 + step) * 1000).toISOString();
-      entries.push({ id: entryId, at, pass: 'back', readingFt, ...KINDS[Math.abs(thing) % KINDS.length] } as Entry); // prettier-ignore
+      entries.push({
+        id: entryId,
+        at,
+        pass: 'back',
+        readingFt,
+        ...KINDS[Math.abs(thing) % KINDS.length],
+      } as Entry);
       const held = seen.get(thing);
       if (held) held.push({ runId: id, entryId });
       else seen.set(thing, [{ runId: id, entryId }]);
@@ -95,7 +101,7 @@ export async function benchJoin(): Promise<Row[]> {
   for (const count of [200, 1_000, 5_000, 20_000]) {
     const file = sixRunsWith(count, Math.min(800, count / 25));
     const entries = file.runs.reduce((sum, run) => sum + run.entries.length, 0);
-    const what = `derive 6 joined runs, ${count.toLocaleString('en-US')} entries, ${file.ties.length} ties`; // prettier-ignore
+    const what = `derive 6 joined runs, ${count.toLocaleString('en-US')} entries, ${file.ties.length} ties`;
     await time(what, '–', () => derive(file), entries);
   }
   return rows;

@@ -37,7 +37,7 @@ export async function compareChoosing(): Promise<string> {
     const theirs = programs.map((program) => timed(() => solver.solve(program)));
     const equal = costs.filter((cost, index) => Math.abs(cost - solved[index]!) < 1e-3).length;
     const faster = median(theirs.map((time, index) => time / ours[index]!));
-    return `| ${count} | ${say(ours)} | ${say(theirs)} | ${faster.toFixed(0)} times | ${equal} of ${CASES} |`; // prettier-ignore
+    return `| ${count} | ${say(ours)} | ${say(theirs)} | ${faster.toFixed(0)} times | ${equal} of ${CASES} |`;
   });
   return [
     '| findings | Chert | HiGHS | Chert is faster by | same optimum |',

@@ -22,7 +22,14 @@ function setupOf(truth: LateralTruth): RigSetup {
   const [plan] = planRuns(truth);
   const { equipment } = DEFAULT_PREFERENCES;
   const head = equipment.heads.find(({ name }) => name === plan!.head)!;
-  return { accessId: plan!.accessId, facing: plan!.facing, headDiameterIn: head.diameterIn, aid: 'none', headLevels: true, equipment }; // prettier-ignore
+  return {
+    accessId: plan!.accessId,
+    facing: plan!.facing,
+    headDiameterIn: head.diameterIn,
+    aid: 'none',
+    headLevels: true,
+    equipment,
+  };
 }
 
 function timeSteps(truths: readonly LateralTruth[]): number[] {
@@ -54,7 +61,13 @@ export async function benchRig(): Promise<Row[]> {
   const browser = await chromium.launch(CHROMIUM_WITH_GL);
   const page = await browser.newPage();
   await page.addScriptTag({ path: BUNDLE });
-  type Timed = { timePictures: (truth: LateralTruth, setup: RigSetup, size: [number, number]) => Promise<number[]> }; // prettier-ignore
+  type Timed = {
+    timePictures: (
+      truth: LateralTruth,
+      setup: RigSetup,
+      size: [number, number],
+    ) => Promise<number[]>;
+  };
   const pictures: number[] = [];
   for (const truth of truths) {
     const times = await page.evaluate(
@@ -66,10 +79,14 @@ export async function benchRig(): Promise<Row[]> {
   }
   await browser.close();
   const say = (times: readonly number[], digits: number) =>
-    `median ${median(times).toFixed(digits)} ms, p90 ${percentile(times, 0.9).toFixed(digits)} ms, p99 ${percentile(times, 0.99).toFixed(digits)} ms`; // prettier-ignore
+    `median ${median(times).toFixed(digits)} ms, p90 ${percentile(times, 0.9).toFixed(digits)} ms, p99 ${percentile(times, 0.99).toFixed(digits)} ms`;
   return [
     { what: 'rig step, water running', aim: '< 1 ms', got: say(steps, 3) },
-    { what: `picture at ${SIZE.join('×')}, software GL, every half foot of six laterals`, aim: '< 60 ms', got: say(pictures, 0) }, // prettier-ignore
+    {
+      what: `picture at ${SIZE.join('×')}, software GL, every half foot of six laterals`,
+      aim: '< 60 ms',
+      got: say(pictures, 0),
+    },
   ];
 }
 
@@ -88,9 +105,11 @@ export function compareLaterals(): string {
     const of = (outcome: string) =>
       compared.filter((one) => one.outcome === outcome).length / SEEDS;
     const errors = compared.flatMap(({ errorFt }) => (errorFt === null ? [] : [Math.abs(errorFt)]));
-    const inSigmas = compared.flatMap(({ errorFt, sigmaFt }) => errorFt === null ? [] : [Math.abs(errorFt) / sigmaFt!]); // prettier-ignore
+    const inSigmas = compared.flatMap(({ errorFt, sigmaFt }) =>
+      errorFt === null ? [] : [Math.abs(errorFt) / sigmaFt!],
+    );
     const madeUp = all.reduce((sum, { unexplained }) => sum + unexplained.length, 0) / SEEDS;
-    return `| ${truth.title} | ${[of('found'), of('unseen'), of('unreached'), of('missed'), madeUp].map((count) => String(Math.round(count * 10) / 10)).join(' | ')} | ${median(errors).toFixed(2)} | ${Math.max(...errors).toFixed(2)} | ${Math.max(...inSigmas).toFixed(1)} |`; // prettier-ignore
+    return `| ${truth.title} | ${[of('found'), of('unseen'), of('unreached'), of('missed'), madeUp].map((count) => String(Math.round(count * 10) / 10)).join(' | ')} | ${median(errors).toFixed(2)} | ${Math.max(...errors).toFixed(2)} | ${Math.max(...inSigmas).toFixed(1)} |`;
   });
   return [
     `| lateral, mean of ${SEEDS} slips | found | unseen | not reached | missed | made up | median error, ft | worst, ft | worst, σ |`,

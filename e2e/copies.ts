@@ -8,6 +8,7 @@ export type InspectionJson = {
   decisions: ({ kind: string; reason: string } & Record<string, unknown>)[];
   settings: Record<string, unknown>;
   runs: { id: string; entries: Record<string, unknown>[] }[];
+  ties: { id: string; sightings: unknown[] }[];
 };
 
 /** Puts a copy of a demo job on the server, of this test's own. */
@@ -34,8 +35,15 @@ export async function openCopyOf(
 ): Promise<void> {
   await putCopy(page, demo, id, change);
   await page.goto(`/jobs/${id}/${screen}`);
-  await page.waitForLoadState('networkidle');
 }
+
+/** The same with the demo job in which the pipe was called wrongly. */
+export const openMiscalled = (
+  page: Page,
+  id: string,
+  change?: (file: InspectionJson) => void,
+  screen = 'findings',
+): Promise<void> => openCopyOf(page, 'sedge-lane', id, screen, change);
 
 /** The job as the server has it now. */
 export const fileOnServer = async (page: Page, id: string) =>

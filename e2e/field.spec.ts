@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { bookJob, callOut, expectSaved, show, startRun } from './scope';
+import { test } from './test';
 
 const CALLOUTS = [
   'water on',
@@ -243,7 +244,9 @@ test('an entry that the server refuses is shown with its reason and can be taken
 }) => {
   await bookJob(page, '12 Flint Row');
   await startRun(page);
-  const { chert: stamp } = (await (await page.request.get('/api/health')).json()) as { chert: unknown }; // prettier-ignore
+  const { chert: stamp } = (await (await page.request.get('/api/health')).json()) as {
+    chert: unknown;
+  };
   await page.route('**/entries', (route) =>
     route.fulfill({
       status: 400,

@@ -1,40 +1,16 @@
-import { readFileSync } from 'node:fs';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { fileOnServer, openMiscalled } from './copies';
 import { callOut, expectSaved, loggedOnServer } from './scope';
+import { test } from './test';
 
-type File = {
-  job: Record<string, unknown>;
-  decisions: { kind: string; reason: string }[];
-  settings: Record<string, unknown>;
-  runs: { entries: Record<string, unknown>[] }[];
-};
-
-/** A copy of the demo job with the pipe called wrongly, of this test's own. */
-async function openCopy(
-  page: Page,
-  id: string,
-  change: (file: File) => void = () => undefined,
-  screen = 'findings',
-) {
-  const file = JSON.parse(readFileSync('demo/sedge-lane.chert.json', 'utf8')) as File;
-  file.job['id'] = id;
-  change(file);
-  const answer = await page.request.post('/api/jobs/import', { data: file });
-  expect(answer.ok()).toBe(true);
-  await page.goto(`/jobs/${id}/${screen}`);
-  await page.waitForLoadState('networkidle');
-}
-
-const fileOnServer = async (page: Page, id: string) =>
-  (await (await page.request.get(`/api/jobs/${id}/file`)).json()) as File;
 const row = (page: Page, name: RegExp) => page.locator('main li button').filter({ hasText: name });
 const detail = (page: Page) => page.getByRole('article');
 
 test('correcting a wrong material re-judges what rested on it, and says all that changed', async ({
   page,
 }) => {
-  await openCopy(page, 'find-pipe');
+  await openMiscalled(page, 'find-pipe');
   await row(page, /Deformation at 32\.8/).click();
   await expect(detail(page)).toContainText('moderate · watch it');
   await page.getByRole('button', { name: 'Correct the pipe' }).click();
@@ -43,8 +19,12 @@ test('correcting a wrong material re-judges what rested on it, and says all that
 
   const changed = page.getByRole('status', { name: 'What changed' });
   await expect(changed).toContainText('7 things changed after the pipe was corrected.');
-  await expect(changed).toContainText('Finding 6, deformation at 20.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
-  await expect(changed).toContainText('Finding 4, deformation at 32.8 ft: ABS → bituminous fiber, watch it → repair.'); // prettier-ignore
+  await expect(changed).toContainText(
+    'Finding 6, deformation at 20.8 ft: ABS → bituminous fiber, watch it → repair.',
+  );
+  await expect(changed).toContainText(
+    'Finding 4, deformation at 32.8 ft: ABS → bituminous fiber, watch it → repair.',
+  );
   await expect(changed).toContainText(/Finding 3, hole at 36\.9 ft: ABS → bituminous fiber/);
   await expect(changed).toContainText(/Finding 101, material at .* ft: new\./);
   await expect(detail(page)).toContainText('moderate · repair');
@@ -53,7 +33,12 @@ test('correcting a wrong material re-judges what rested on it, and says all that
 
   // The log keeps the wrong call, replaced: nothing is edited.
   const pipes = (await loggedOnServer(page, 'find-pipe')).filter(({ kind }) => kind === 'material');
-  expect(pipes.map(({ material }) => material)).toEqual(['cast-iron', 'abs', 'pvc', 'bituminous-fiber']); // prettier-ignore
+  expect(pipes.map(({ material }) => material)).toEqual([
+    'cast-iron',
+    'abs',
+    'pvc',
+    'bituminous-fiber',
+  ]);
   await page.goto('/jobs/find-pipe/report');
   await expect(page.locator('article')).toContainText('tar-paper fiber');
 });
@@ -61,7 +46,7 @@ test('correcting a wrong material re-judges what rested on it, and says all that
 test('an override with its reason survives a reload, and is stale once the evidence has changed', async ({
   page,
 }) => {
-  await openCopy(page, 'find-word');
+  await openMiscalled(page, 'find-word');
   await row(page, /Hole at 36\.9/).click();
   await page.getByLabel('Grade').selectOption('failed');
   await page.getByRole('button', { name: 'Keep my word' }).click();
@@ -73,16 +58,16 @@ test('an override with its reason survives a reload, and is stale once the evide
   await expectSaved(page);
 
   await page.reload();
-  await page.waitForLoadState('networkidle');
   await expect(row(page, /Hole at 36\.9/)).toContainText('your word');
   await row(page, /Hole at 36\.9/).click();
-  await expect(detail(page)).toContainText('Your word stands: “the void behind it is large”. Chert has major'); // prettier-ignore
+  await expect(detail(page)).toContainText(
+    'Your word stands: “the void behind it is large”. Chert has major',
+  );
 
   await page.goto('/jobs/find-word/scope');
   await callOut(page, 'correct 37 hole invert missing');
   await expectSaved(page);
   await page.goto('/jobs/find-word/findings');
-  await page.waitForLoadState('networkidle');
   await expect(row(page, /Hole at 36\.9/)).toContainText('your word is stale');
   await row(page, /Hole at 36\.9/).click();
   const stale = page.getByRole('note', { name: 'Your word is stale' });
@@ -96,7 +81,7 @@ test('an override with its reason survives a reload, and is stale once the evide
 test('findings are gone through by keys alone: down, grade, confirm, next open', async ({
   page,
 }) => {
-  await openCopy(page, 'find-keys');
+  await openMiscalled(page, 'find-keys');
   await expect(detail(page)).toContainText('Deformation at 20.8 ft');
   await page.keyboard.press('ArrowDown');
   await expect(detail(page)).toContainText('Grease 26.8 to 28.8 ft');
@@ -116,7 +101,7 @@ test('findings are gone through by keys alone: down, grade, confirm, next open',
 });
 
 test('a finding is dismissed with a reason, opened again, parted and joined', async ({ page }) => {
-  await openCopy(page, 'find-same', (file) => {
+  await openMiscalled(page, 'find-same', (file) => {
     const entries = file.runs[0]!.entries;
     const hole = entries.find(({ defect }) => defect === 'hole')!;
     entries.push({
@@ -151,7 +136,7 @@ test('a finding is dismissed with a reason, opened again, parted and joined', as
 test('the other profile is shown beside this one, and taken over with one press', async ({
   page,
 }) => {
-  await openCopy(page, 'find-profile');
+  await openMiscalled(page, 'find-profile');
   const parts = page.getByRole('region', { name: 'Judged by' });
   await expect(parts.getByRole('row', { name: /4, deformation/ })).toContainText(
     /watch it.*repair/,
@@ -167,7 +152,7 @@ test('the other profile is shown beside this one, and taken over with one press'
 test('before you leave: by where you stand, ticked when cleared, left with blockers only for a reason', async ({
   page,
 }) => {
-  await openCopy(
+  await openMiscalled(
     page,
     'find-leave',
     (file) => {
@@ -192,57 +177,14 @@ test('before you leave: by where you stand, ticked when cleared, left with block
   await expect(page.getByRole('heading', { name: /^Cleared/ })).toBeVisible();
 });
 
-test('settings of judgement are kept, exported, brought in, and taken over by a job', async ({
-  page,
-}) => {
-  await page.goto('/settings');
-  await page.waitForLoadState('networkidle');
-  await page.getByText('Thresholds of grades and rules').click();
-  const bound = page.getByLabel(/^A pipe out of round, or a tap, is moderate from/);
-  await bound.fill('0.9');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
-  await expect(page.getByRole('alert')).toContainText('bounds in order');
-  await bound.fill('0.03');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export what is kept' }).click();
-  const path = await (await download).path();
-  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
-    format: 'chert-settings',
-    preferences: { judgement: { settings: { thresholds: { diameterModerateFrom: 0.03 } } } },
-  });
-
-  await openCopy(page, 'find-settings');
-  await row(page, /Deformation at 20\.8/).click();
-  await expect(detail(page)).toContainText('slight · watch it');
-  await page.getByRole('button', { name: 'Judge this job by my settings of today' }).click();
-  await expect(page.getByRole('status', { name: 'What changed' })).toContainText(
-    'slight → moderate',
-  );
-
-  await page.goto('/settings');
-  await page.waitForLoadState('networkidle');
-  await page.getByText('Thresholds of grades and rules').click();
-  await bound.fill('');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
-  await page.getByLabel('Bring in a file').setInputFiles(path);
-  await expect(bound).toHaveValue('0.03');
-  await page.reload();
-  await page.getByText('Thresholds of grades and rules').click();
-  await expect(bound).toHaveValue('');
-});
-
 test('a run’s set-up is mended on Lateral, and what rested on it turns provisional', async ({
   page,
 }) => {
-  await openCopy(page, 'find-setup', () => undefined, 'lateral');
+  await openMiscalled(page, 'find-setup', () => undefined, 'lateral');
   await page.getByText('Set-up of R1').click();
   await page.getByLabel('Cleaned before').selectOption('jetted');
   await expectSaved(page);
   await page.goto('/jobs/find-setup/findings');
-  await page.waitForLoadState('networkidle');
   await expect(row(page, /Grease/)).toContainText('provisional');
   await row(page, /Grease/).click();
   await expect(detail(page)).toContainText(
@@ -255,7 +197,7 @@ test('a run’s set-up is mended on Lateral, and what rested on it turns provisi
 test('another utility through the sewer stops everything, on every screen of the job', async ({
   page,
 }) => {
-  await openCopy(page, 'find-stop', (file) => {
+  await openMiscalled(page, 'find-stop', (file) => {
     file.runs[0]!.entries.push({
       id: 'gas',
       at: '2026-11-04T09:40:00-08:00',
@@ -280,7 +222,7 @@ for (const light of ['daylight', 'crawlspace'] as const) {
     baseURL,
   }) => {
     await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
-    await openCopy(page, `find-axe-${light}`);
+    await openMiscalled(page, `find-axe-${light}`);
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 800 });
       const wide = await page.evaluate(() => document.documentElement.scrollWidth);

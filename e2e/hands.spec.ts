@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { bookJob, expectSaved, loggedOnServer, show, tabTo } from './scope';
+import { test } from './test';
 
 test('a troubled line from Site to home, by keyboard alone', async ({ page }) => {
   const id = await bookJob(page, '30 Flint Row');
@@ -37,11 +38,25 @@ test('a troubled line from Site to home, by keyboard alone', async ({ page }) =>
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Call out what you see')).toHaveValue('');
   };
-  for (const text of ['water on', '0 cast iron 4 in', 'wall 6 ft', '18 clay 6 in', 'driveway 30']) await say(text); // prettier-ignore
+  for (const text of ['water on', '0 cast iron 4 in', 'wall 6 ft', '18 clay 6 in', 'driveway 30'])
+    await say(text);
   for (let step = 0; step < 12; step += 1) await page.keyboard.press('PageUp');
   await page.keyboard.press('F9');
-  for (const text of ['standing water from 46', 'standing water to 52', 'property line 61', 'pvc 66 ft 6 in lip 0.4 in', 'main 88, seen']) await say(text); // prettier-ignore
-  for (const text of ['water off', 'drained', 'roots 42 10 to 2 60% in the barrel', 'standing water 52 to 46 40%']) await say(text); // prettier-ignore
+  for (const text of [
+    'standing water from 46',
+    'standing water to 52',
+    'property line 61',
+    'pvc 66 ft 6 in lip 0.4 in',
+    'main 88, seen',
+  ])
+    await say(text);
+  for (const text of [
+    'water off',
+    'drained',
+    'roots 42 10 to 2 60% in the barrel',
+    'standing water 52 to 46 40%',
+  ])
+    await say(text);
   // Two meanings: asked, and answered with a key.
   await page.keyboard.type('infiltration drip at 10');
   await expect(page.getByRole('group', { name: 'Which is it?' })).toBeVisible();
@@ -56,8 +71,15 @@ test('a troubled line from Site to home, by keyboard alone', async ({ page }) =>
   await expectSaved(page);
   const entries = await loggedOnServer(page, id);
   expect(entries.filter(({ kind }) => kind === 'flag')).toHaveLength(1);
-  expect(entries.find(({ defect }) => defect === 'roots')).toMatchObject({ readingFt: 42, pass: 'back', replaces: expect.any(String) }); // prettier-ignore
-  expect(entries.find(({ defect }) => defect === 'infiltration')).toMatchObject({ clockFrom: 10, form: 'drip' }); // prettier-ignore
+  expect(entries.find(({ defect }) => defect === 'roots')).toMatchObject({
+    readingFt: 42,
+    pass: 'back',
+    replaces: expect.any(String),
+  });
+  expect(entries.find(({ defect }) => defect === 'infiltration')).toMatchObject({
+    clockFrom: 10,
+    form: 'drip',
+  });
   await tabTo(page, 'Report');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('before you close');
@@ -142,20 +164,37 @@ for (const size of [
     await page.setViewportSize(size);
     for (const path of ['/jobs/demo-alder-bend/scope', '/jobs/demo-alder-bend/site']) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
       const small = await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>('button, select, summary, a, input:not([type=hidden])')]
-          .filter((element) => element.checkVisibility() && !element.closest('.hidden-visually') && !element.classList.contains('hidden-visually') && !element.closest('p'))
+        [
+          ...document.querySelectorAll<HTMLElement>(
+            'button, select, summary, a, input:not([type=hidden])',
+          ),
+        ]
+          .filter(
+            (element) =>
+              element.checkVisibility() &&
+              !element.closest('.hidden-visually') &&
+              !element.classList.contains('hidden-visually') &&
+              !element.closest('p'),
+          )
           .map((element) => {
             // A radio is pressed by its label.
-            const target = element.matches('[type=radio], [type=checkbox]') ? element.closest('label')! : element;
+            const target = element.matches('[type=radio], [type=checkbox]')
+              ? element.closest('label')!
+              : element;
             const { width, height } = target.getBoundingClientRect();
-            return { name: element.getAttribute('aria-label') ?? element.textContent, width: Math.round(width), height: Math.round(height) };
+            return {
+              name: element.getAttribute('aria-label') ?? element.textContent,
+              width: Math.round(width),
+              height: Math.round(height),
+            };
           })
           .filter(({ width, height }) => Math.min(width, height) < 44),
-      ); // prettier-ignore
+      );
       expect([path, small]).toEqual([path, []]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width); // prettier-ignore
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        size.width,
+      );
     }
   });
 }

@@ -1,27 +1,24 @@
-import { readFileSync } from 'node:fs';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { fileOnServer, type InspectionJson, openCopyOf } from './copies';
 import { expectSaved } from './scope';
-
-type File = { job: Record<string, unknown>; ties: { id: string; sightings: unknown[] }[] };
+import { test } from './test';
 
 /** A copy of the demo job with the wrong tie, of this test's own. */
-async function openCopy(page: Page, id: string, change: (file: File) => void = () => undefined) {
-  const file = JSON.parse(readFileSync('demo/tern-street.chert.json', 'utf8')) as File;
-  file.job['id'] = id;
-  change(file);
-  const answer = await page.request.post('/api/jobs/import', { data: file });
-  expect(answer.ok()).toBe(true);
-  await page.goto(`/jobs/${id}/lateral`);
-  await page.waitForLoadState('networkidle');
-}
+const openCopy = (page: Page, id: string, change?: (file: InspectionJson) => void) =>
+  openCopyOf(page, 'tern-street', id, 'lateral', change);
 
 const reportPlace = async (page: Page, id: string) => {
   await page.goto(`/jobs/${id}/report`);
-  return (await page.getByText(/broken/i).locator('xpath=ancestor::*[self::li or self::section][1]').first().textContent()) ?? ''; // prettier-ignore
+  return (
+    (await page
+      .getByText(/broken/i)
+      .locator('xpath=ancestor::*[self::li or self::section][1]')
+      .first()
+      .textContent()) ?? ''
+  );
 };
-const tiesOnServer = async (page: Page, id: string) =>
-  ((await (await page.request.get(`/api/jobs/${id}/file`)).json()) as File).ties;
+const tiesOnServer = async (page: Page, id: string) => (await fileOnServer(page, id)).ties;
 const lane = (page: Page, run: string) =>
   page.getByRole('button', { name: new RegExp(`^Run ${run} `) });
 
@@ -48,7 +45,9 @@ test('two runs disagree until the wrong tie is dropped, and the report’s foota
   await expect(page.getByText('T2 dropped.')).toBeVisible();
   await expect(page.getByText('does not fit')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText('37.8 ± 0.7');
-  await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText('was 35.7 ± 0.6');
+  await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText(
+    'was 35.7 ± 0.6',
+  );
   await expectSaved(page);
   expect(await reportPlace(page, 'lat-drop')).toMatch(/\b51 ft\b|50\.8/);
 
@@ -57,13 +56,15 @@ test('two runs disagree until the wrong tie is dropped, and the report’s foota
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('T1 is back.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText('37.8 ± 0.7');
-}); // prettier-ignore
+});
 
 test('what would make a tie fit is done with one press, and stays after a reload', async ({
   page,
 }) => {
   await openCopy(page, 'lat-remedy');
-  await expect(page.getByText('R1 has another tee at 26.0 ft; that may be the one.').first()).toBeVisible(); // prettier-ignore
+  await expect(
+    page.getByText('R1 has another tee at 26.0 ft; that may be the one.').first(),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Tie that one' }).click();
   await expect(page.getByText('does not fit')).toHaveCount(0);
   await expectSaved(page);
@@ -83,7 +84,9 @@ test('ties are typed, dragged and made by keys alone', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Say a run and its footage twice');
   await line.fill('R1 26 = R2 46.2, laundry tee');
   await line.press('Enter');
-  await expect(page.getByRole('button', { name: /^T1 laundry tee/ })).toContainText('nothing checks it'); // prettier-ignore
+  await expect(page.getByRole('button', { name: /^T1 laundry tee/ })).toContainText(
+    'nothing checks it',
+  );
   await expect(page.getByText('R2 from B, not joined')).toHaveCount(0);
 
   // By drag, from one run to the other.
@@ -132,11 +135,13 @@ test('a tape between accesses joins runs that saw nothing in common', async ({ p
   const line = page.getByLabel('One thing that two runs saw, or a tape');
   await line.fill('A to B 66.2');
   await line.press('Enter');
-  await expect(page.getByRole('list', { name: 'Tapes' })).toContainText('B lies downstream of A, taped');
+  await expect(page.getByRole('list', { name: 'Tapes' })).toContainText(
+    'B lies downstream of A, taped',
+  );
   await expect(page.getByRole('row', { name: /^R2/ })).toContainText('66.2 ± 1.2');
   await page.getByRole('button', { name: 'Drop the tape from A to B' }).click();
   await expect(page.getByRole('row', { name: /^R2/ })).toContainText('not joined');
-}); // prettier-ignore
+});
 
 test('what lines up is offered, and is tied or refused for good', async ({ page }) => {
   await openCopy(page, 'lat-offer', (file) => {
@@ -148,7 +153,6 @@ test('what lines up is offered, and is tied or refused for good', async ({ page 
   await expect(offers).toHaveCount(0);
   await expectSaved(page);
   await page.reload();
-  await page.waitForLoadState('networkidle');
   await expect(page.getByText('These line up')).toHaveCount(0);
 });
 
@@ -184,7 +188,10 @@ test('a check on Scope leads to the tie, and a check here to the entry', async (
     .first()
     .click();
   await expect(page).toHaveURL(/\/lateral\?run=/);
-  await expect(page.getByRole('button', { name: /^T2 bath tee/ })).toHaveAttribute('aria-pressed', 'true'); // prettier-ignore
+  await expect(page.getByRole('button', { name: /^T2 bath tee/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
 test('a log that takes longer than a frame is computed off the main thread', async ({ page }) => {
@@ -194,14 +201,24 @@ test('a log that takes longer than a frame is computed off the main thread', asy
     const [run] = (file as unknown as { runs: { entries: object[] }[] }).runs;
     const [first] = run!.entries as { at: string }[];
     for (let index = 0; index < 1500; index += 1) {
-      run!.entries.push({ id: `x${index}`, at: first!.at, pass: 'back', readingFt: 3 + (index % 470) / 10, kind: 'feature', feature: 'bend', angleDeg: 11 }); // prettier-ignore
+      run!.entries.push({
+        id: `x${index}`,
+        at: first!.at,
+        pass: 'back',
+        readingFt: 3 + (index % 470) / 10,
+        kind: 'feature',
+        feature: 'bend',
+        angleDeg: 11,
+      });
     }
   });
   await page.getByRole('button', { name: 'Zoom in' }).click();
   await page.getByRole('button', { name: 'Zoom in' }).click();
   await expect.poll(() => workers.length, { timeout: 20_000 }).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Drop T2' }).click();
-  await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText('37.8', { timeout: 20_000 }); // prettier-ignore
+  await expect(page.getByRole('button', { name: /^T1 kitchen tee/ })).toContainText('37.8', {
+    timeout: 20_000,
+  });
 });
 
 for (const light of ['daylight', 'crawlspace']) {
@@ -215,8 +232,12 @@ for (const light of ['daylight', 'crawlspace']) {
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 800 });
       const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+      expect(violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual(
+        [],
+      );
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        width,
+      );
     }
-  }); // prettier-ignore
+  });
 }

@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { ownServer } from './own-server';
 import { bookJob, callOut, expectSaved, loggedOnServer, show, startRun } from './scope';
+import { OWN_PORT } from './server-env';
+import { test } from './test';
 
-const server = ownServer(4874);
+const server = ownServer(OWN_PORT.nothingLost);
 test.use({ baseURL: server.base });
 test.beforeEach(server.reset);
 test.afterEach(server.end);
@@ -11,9 +13,8 @@ test.setTimeout(120_000);
 
 test('60 entries with the server killed for half of them and two reloads: all there once, in order', async ({
   page,
-  request,
 }) => {
-  await server.start(request);
+  await server.start();
   const id = await bookJob(page, '20 Flint Row');
   await startRun(page);
   for (let foot = 1; foot <= 15; foot += 1) await callOut(page, `tee ${foot + 12} ft`);
@@ -30,7 +31,7 @@ test('60 entries with the server killed for half of them and two reloads: all th
   await expect(page.getByLabel('Call out what you see')).toBeFocused();
   for (let foot = 31; foot <= 45; foot += 1) await callOut(page, `tee ${foot + 12} ft`);
   await expect(page.getByRole('status').filter({ hasText: '30 to send' })).toBeVisible();
-  await server.start(request);
+  await server.start();
   await expectSaved(page);
   await page.reload();
   for (let foot = 46; foot <= 60; foot += 1) await callOut(page, `tee ${foot + 12} ft`);
@@ -45,9 +46,8 @@ test('60 entries with the server killed for half of them and two reloads: all th
 
 test('a run started, an access refused and a still taken without the server arrive later', async ({
   page,
-  request,
 }) => {
-  await server.start(request);
+  await server.start();
   const id = await bookJob(page, '21 Flint Row');
   await startRun(page);
   await expectSaved(page);
@@ -59,7 +59,7 @@ test('a run started, an access refused and a still taken without the server arri
   await page.getByLabel('Choose a still').setInputFiles('docs/screenshots/desk.png');
   await expect(page.getByRole('img', { name: /Still at 20.0 ft: Roots/ })).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: 'to send' })).toBeVisible();
-  await server.start(request);
+  await server.start();
   await expectSaved(page);
   const entries = await loggedOnServer(page, id);
   const photoId = (entries.at(-1) as { photoIds: string[] }).photoIds[0]!;
@@ -70,11 +70,8 @@ test('a run started, an access refused and a still taken without the server arri
   await expect(page.getByRole('img', { name: /Still at 20.0 ft: Roots/ })).toBeVisible();
 });
 
-test('two tabs log the same run: each sees the other, nothing is doubled', async ({
-  context,
-  request,
-}) => {
-  await server.start(request);
+test('two tabs log the same run: each sees the other, nothing is doubled', async ({ context }) => {
+  await server.start();
   const first = await context.newPage();
   const id = await bookJob(first, '22 Flint Row');
   await startRun(first);
@@ -92,7 +89,9 @@ test('two tabs log the same run: each sees the other, nothing is doubled', async
     await page.bringToFront();
     await expectSaved(page);
     await show(page, 'List');
-    await expect(page.getByRole('region', { name: 'Log of run R1' }).getByRole('listitem')).toHaveCount(12); // prettier-ignore
+    await expect(
+      page.getByRole('region', { name: 'Log of run R1' }).getByRole('listitem'),
+    ).toHaveCount(12);
   }
   const ids = (await loggedOnServer(first, id)).map((entry) => entry['id']);
   expect([ids.length, new Set(ids).size]).toEqual([12, 12]);
@@ -100,20 +99,24 @@ test('two tabs log the same run: each sees the other, nothing is doubled', async
 
 test('a full disk on the server is said, and everything is sent when there is room', async ({
   page,
-  request,
 }) => {
-  await server.start(request);
+  await server.start();
   const id = await bookJob(page, '23 Flint Row');
   await startRun(page);
   await expectSaved(page);
-  const { chert: stamp } = (await (await request.get(`${server.base}/api/health`)).json()) as { chert: unknown }; // prettier-ignore
+  const { chert: stamp } = (await (await page.request.get(`${server.base}/api/health`)).json()) as {
+    chert: unknown;
+  };
   await page.route('**/entries', (route) =>
     route.fulfill({
       status: 507,
       contentType: 'application/json',
-      body: JSON.stringify({ chert: stamp, error: { code: 'disk-full', message: 'The disk under Chert’s data is full.', faults: [] } }),
+      body: JSON.stringify({
+        chert: stamp,
+        error: { code: 'disk-full', message: 'The disk under Chert’s data is full.', faults: [] },
+      }),
     }),
-  ); // prettier-ignore
+  );
   await callOut(page, 'tee 20 ft');
   await expect(page.getByRole('alert')).toContainText('disk under Chert’s data is full');
   await page.unroute('**/entries');
@@ -123,9 +126,8 @@ test('a full disk on the server is said, and everything is sent when there is ro
 
 test('a file that is no picture is refused with what was expected, in the page and at the door', async ({
   page,
-  request,
 }) => {
-  await server.start(request);
+  await server.start();
   const id = await bookJob(page, '24 Flint Row');
   await startRun(page);
   await page.getByLabel('Choose a still').setInputFiles({
@@ -135,7 +137,8 @@ test('a file that is no picture is refused with what was expected, in the page a
   });
   await expect(page.getByRole('alert')).toContainText('Expected a JPEG or PNG picture');
   const at = `/api/jobs/${id}/media/x`;
-  const put = (data: Buffer) => page.request.put(at, { data, headers: { 'content-type': 'image/png' } }); // prettier-ignore
+  const put = (data: Buffer) =>
+    page.request.put(at, { data, headers: { 'content-type': 'image/png' } });
   expect((await put(Buffer.from('<svg/>'))).status()).toBe(415);
   expect((await put(Buffer.alloc(11 * 1024 * 1024, 0xff))).status()).toBe(413);
 });

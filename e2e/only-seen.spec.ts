@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { bookJob, callOut, expectSaved, loggedOnServer, show } from './scope';
+import { test } from './test';
 
 test('a mid-line indoor start, a bare home, an undrained pool and a correction on the way back claim nothing', async ({
   page,
@@ -33,7 +34,6 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
 
   // Where the access lies along the line is said on Site.
   await page.goto(`/jobs/${id}/site`);
-  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Change A' }).click();
   await page.getByLabel('On the line').selectOption('along');
   await page.getByRole('button', { name: 'Keep this access point' }).click();
@@ -41,12 +41,16 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
 
   await page.goto(`/jobs/${id}/report`);
   const sheet = page.locator('main');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Have it looked at again before you decide.'); // prettier-ignore
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Have it looked at again before you decide.',
+  );
   await expect(sheet).toContainText('50 to 54 ft');
   await expect(sheet).toContainText('nobody said whether water was running');
   await expect(sheet).toContainText('the pipe between the house and A was not seen');
   await expect(sheet).toContainText('nobody said where the building ends');
-  await expect(sheet).toContainText('It must never be cut, ground or burst without licensed abatement.'); // prettier-ignore
+  await expect(sheet).toContainText(
+    'It must never be cut, ground or burst without licensed abatement.',
+  );
   for (const claim of [
     'had drained',
     'No work is needed',
@@ -56,7 +60,6 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
     'Nothing to do now',
     'not known',
   ])
-    // prettier-ignore
     await expect(sheet).not.toContainText(claim);
 
   // One press says that none ran: the pool is graded, and the report says how it was seen.

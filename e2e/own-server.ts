@@ -1,24 +1,24 @@
-import { SERVER_ENV } from './server-env';
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type APIRequestContext, expect } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { SERVER_ENV } from './server-env';
 
-/** A server of a test's own, over data of its own, to be killed and started again. */
+const answers = async (url: string) => (await fetch(url).catch(() => null))?.ok ?? false;
+
+/** A server over data of its own, to be killed and started again. */
 export function ownServer(port: number) {
   const base = `http://127.0.0.1:${port}`;
   let data = '';
   let server: ChildProcess | null = null;
 
-  async function start(request: APIRequestContext): Promise<void> {
-    server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
-      env: { ...process.env, ...SERVER_ENV, PORT: String(port), CHERT_DATA: data },
-      stdio: 'ignore',
-    });
-    await expect(async () => {
-      expect((await request.get(`${base}/api/health`)).ok()).toBe(true);
-    }).toPass();
+  const env = () => ({ ...process.env, ...SERVER_ENV, PORT: String(port), CHERT_DATA: data });
+  const cli = (name: string) => ['--import', 'tsx', `src/cli/${name}.ts`];
+
+  async function start(): Promise<void> {
+    server = spawn(process.execPath, cli('serve'), { env: env(), stdio: 'ignore' });
+    await expect.poll(() => answers(`${base}/api/health`), { timeout: 30_000 }).toBe(true);
   }
   /** As a power cut would: at once, with nothing put in order. */
   async function kill(): Promise<void> {
@@ -35,7 +35,12 @@ export function ownServer(port: number) {
     start,
     kill,
     reset: () => {
-      data = mkdtempSync(join(tmpdir(), 'chert-own-'));
+      data = mkdtempSync(join(tmpdir(), 'chert-e2e-'));
+    },
+    /** Puts the demo jobs into its data, before it is started. */
+    seed: () => {
+      const { status } = spawnSync(process.execPath, cli('seed'), { env: env(), stdio: 'ignore' });
+      expect(status).toBe(0);
     },
     end: async () => {
       await kill();

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { fileOnServer, openCopyOf } from './copies';
 import { expectSaved } from './scope';
+import { test } from './test';
 
 const card = (page: Page, name: string) => page.getByRole('article', { name, exact: true });
 const why = (page: Page) => page.getByRole('region', { name: /^Why / });
@@ -34,8 +35,14 @@ test('the pick turns with the horizon, with its reason and the sum that is made 
   await go(20);
   await expect(card(page, 'Renew what is worn')).toContainText('Chert’s pick');
   await expect(card(page, 'Keep it running')).not.toContainText('Chert’s pick');
-  await expect(why(page)).toContainText(/Keep it running comes to about \$\S+ more, with a greater chance of a backup/); // prettier-ignore
-  const sums = await why(page).getByRole('row').filter({ hasText: 'Renew' }).getByRole('cell').allTextContents(); // prettier-ignore
+  await expect(why(page)).toContainText(
+    /Keep it running comes to about \$\S+ more, with a greater chance of a backup/,
+  );
+  const sums = await why(page)
+    .getByRole('row')
+    .filter({ hasText: 'Renew' })
+    .getByRole('cell')
+    .allTextContents();
   const [cost, backup, whole] = sums.map((text) => Number(text.replace(/[$,%]/g, '')));
   expect(Math.abs(cost! + 30 * backup! - whole!)).toBeLessThan(16);
   await stay(page).blur();
@@ -61,7 +68,8 @@ test('a dig of one’s own is stretched by keys and by dragging: price, cures an
   // Back again by the pointer, past the root mass, and short of the sag at the other end.
   const drag = async (which: 'begins' | 'ends', byFt: number) => {
     const box = (await workEnd(page, which).locator('circle').boundingBox())!;
-    const scale = (await page.getByRole('group', { name: 'Works of the plan' }).boundingBox())!.width; // prettier-ignore
+    const scale = (await page.getByRole('group', { name: 'Works of the plan' }).boundingBox())!
+      .width;
     const pxPerFt = scale / 110;
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
@@ -73,8 +81,12 @@ test('a dig of one’s own is stretched by keys and by dragging: price, cures an
   await drag('begins', 5);
   await expect(broken).toContainText(/stops short of finding 1, which needs 40\.7 to 53\.7 ft/);
   await expectSaved(page);
-  const kept = (await fileOnServer(page, 'rep-own')).decisions.find(({ kind }) => kind === 'own-plan')!; // prettier-ignore
-  const dig = (kept['works'] as { method: string; fromFt: number; toFt: number }[]).find(({ method }) => method === 'dig')!; // prettier-ignore
+  const kept = (await fileOnServer(page, 'rep-own')).decisions.find(
+    ({ kind }) => kind === 'own-plan',
+  )!;
+  const dig = (kept['works'] as { method: string; fromFt: number; toFt: number }[]).find(
+    ({ method }) => method === 'dig',
+  )!;
   expect(dig.fromFt).toBeGreaterThan(43);
   expect(dig.toFt).toBeGreaterThan(58.7);
   await page.reload();
@@ -137,7 +149,9 @@ test('futures are played away from the screen, the same every time, and anew whe
 }) => {
   await open(page, 'rep-futures');
   const futures = page.getByRole('region', { name: 'Spent by each year' });
-  await expect(futures.getByRole('status')).toContainText(/20,000 histories of each plan, played in/); // prettier-ignore
+  await expect(futures.getByRole('status')).toContainText(
+    /20,000 histories of each plan, played in/,
+  );
   const first = await futures.getByRole('table').textContent();
   // The same seed plays the same histories.
   await page.reload();
@@ -159,7 +173,6 @@ test('price books: an area’s own figures, refused when they cannot be right, e
   page,
 }) => {
   await page.goto('/prices');
-  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'New book from it' }).first().click();
   await page.getByLabel('Area or name').fill('Hill side');
   await page.getByLabel('Dig and replace, low').fill('300');
@@ -184,5 +197,8 @@ test('price books: an area’s own figures, refused when they cannot be right, e
   await expect(card(page, 'Fix what fails')).not.toHaveText(price!);
   await expectSaved(page);
   const book = (await fileOnServer(page, 'rep-book')).settings['priceBook'];
-  expect(book).toMatchObject({ name: 'Hill side', prices: { 'dig.foot': { low: 150, likely: 200, high: 400 } } }); // prettier-ignore
+  expect(book).toMatchObject({
+    name: 'Hill side',
+    prices: { 'dig.foot': { low: 150, likely: 200, high: 400 } },
+  });
 });

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { CHROMIUM_WITH_GL } from './chromium';
 import { counter, holdUntil, openRig, practise } from './rig';
 import { callOut, expectSaved } from './scope';
+import { test } from './test';
 
 test.use({ launchOptions: CHROMIUM_WITH_GL });
 
@@ -30,15 +31,22 @@ test('from a rig scope to an issued report, amended once, read over the link on 
   await callOut(page, 'offset 1/4 in');
   await page.keyboard.press('Alt+s');
   await line.focus();
-  await holdUntil(page, 'PageUp', async () => (await page.getByText('as far as the pipe goes').count()) > 0); // prettier-ignore
+  await holdUntil(
+    page,
+    'PageUp',
+    async () => (await page.getByText('as far as the pipe goes').count()) > 0,
+  );
   await callOut(page, 'main, seen');
   await line.focus();
-  await holdUntil(page, 'PageDown', async () => (await page.getByText('The head is at the rim').count()) > 0); // prettier-ignore
+  await holdUntil(
+    page,
+    'PageDown',
+    async () => (await page.getByText('The head is at the rim').count()) > 0,
+  );
   await callOut(page, 'home');
   await expectSaved(page);
 
   await page.goto(`/jobs/${id}/report`);
-  await page.waitForLoadState('networkidle');
   const issue = page.getByRole('region', { name: /^Issue/ });
   await expect(
     page.getByRole('article').getByRole('img', { name: 'Still of finding 1' }),
@@ -67,17 +75,25 @@ test('from a rig scope to an issued report, amended once, read over the link on 
   const link = await page.getByLabel('The link').inputValue();
   expect(link).toMatch(new RegExp(`^${baseURL}/r/[\\w-]{43}$`));
 
-  const phone = await browser.newContext({ javaScriptEnabled: false, viewport: { width: 390, height: 844 } }); // prettier-ignore
+  const phone = await browser.newContext({
+    javaScriptEnabled: false,
+    viewport: { width: 390, height: 844 },
+  });
   const reading = await phone.newPage();
   const response = await reading.goto(link);
-  expect(response!.headers()).toMatchObject({ 'x-robots-tag': 'noindex, nofollow', 'referrer-policy': 'no-referrer' }); // prettier-ignore
+  expect(response!.headers()).toMatchObject({
+    'x-robots-tag': 'noindex, nofollow',
+    'referrer-policy': 'no-referrer',
+  });
   await expect(reading.getByText('We saw the whole line, and it is sound.')).toBeVisible();
   await expect(reading.getByText('Version 2: what changed since version 1')).toBeVisible();
   await expect(reading.getByText('The words under the headline were hard to read.')).toBeVisible();
   await expect(reading.getByText(/Checked against its seal/)).toBeVisible();
   const image = reading.getByRole('img', { name: 'Still of finding 1' });
   await image.scrollIntoViewIfNeeded();
-  await expect.poll(() => image.evaluate((one) => (one as HTMLImageElement).naturalWidth)).toBeGreaterThan(0); // prettier-ignore
+  await expect
+    .poll(() => image.evaluate((one) => (one as HTMLImageElement).naturalWidth))
+    .toBeGreaterThan(0);
   expect(await reading.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await reading.getByRole('link', { name: /^1, / }).click();
   await expect(reading.getByRole('note')).toContainText('Version 2 has taken its place');

@@ -1,8 +1,9 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { CHROMIUM_WITH_GL } from './chromium';
 import { counter, holdUntil, openRig, picture, practise } from './rig';
 import { bookJob, callOut, expectSaved, loggedOnServer, startRun, tabTo } from './scope';
+import { test } from './test';
 
 test.use({ launchOptions: CHROMIUM_WITH_GL });
 
@@ -57,7 +58,11 @@ test('a whole line with the rig, by keyboard alone: out to the main and home', a
   await holdUntil(page, 'PageUp', at(44));
   await say('property line');
   await page.keyboard.press('Alt+l');
-  await holdUntil(page, 'PageUp', async () => (await page.getByText('as far as the pipe goes').count()) > 0); // prettier-ignore
+  await holdUntil(
+    page,
+    'PageUp',
+    async () => (await page.getByText('as far as the pipe goes').count()) > 0,
+  );
   const farFt = await counter(page);
   expect(farFt).toBeGreaterThan(60);
   await say('main, seen');
@@ -73,7 +78,11 @@ test('a whole line with the rig, by keyboard alone: out to the main and home', a
   await holdUntil(page, 'PageDown', async () => (await counter(page)) <= 31);
   await say('flag');
   await say('strip');
-  await holdUntil(page, 'PageDown', async () => (await page.getByText('The head is at the rim').count()) > 0); // prettier-ignore
+  await holdUntil(
+    page,
+    'PageDown',
+    async () => (await page.getByText('The head is at the rim').count()) > 0,
+  );
   await say('home');
   await expectSaved(page);
 
@@ -83,9 +92,18 @@ test('a whole line with the rig, by keyboard alone: out to the main and home', a
   const kinds = standing.map(({ kind }) => kind as string);
   expect(standing.length).toBeGreaterThanOrEqual(12);
   expect(kinds.filter((kind) => kind === 'locate')).toHaveLength(2);
-  expect(standing.flatMap(({ photoIds }) => (photoIds as string[] | undefined) ?? [])).toHaveLength(4); // prettier-ignore
-  expect(standing.find(({ kind }) => kind === 'water')).toMatchObject({ state: 'running', source: 'kitchen sink' }); // prettier-ignore
-  expect(standing.find(({ kind }) => kind === 'end')).toMatchObject({ reason: 'main', confirmedBy: 'sight', readingFt: farFt }); // prettier-ignore
+  expect(standing.flatMap(({ photoIds }) => (photoIds as string[] | undefined) ?? [])).toHaveLength(
+    4,
+  );
+  expect(standing.find(({ kind }) => kind === 'water')).toMatchObject({
+    state: 'running',
+    source: 'kitchen sink',
+  });
+  expect(standing.find(({ kind }) => kind === 'end')).toMatchObject({
+    reason: 'main',
+    confirmedBy: 'sight',
+    readingFt: farFt,
+  });
   // The still taken before the words belongs to what was said next, the one after to what was said before.
   expect(standing.find(({ material }) => material === 'pvc')).toHaveProperty('photoIds');
   expect(standing.find(({ defect }) => defect === 'offset')).toHaveProperty('photoIds');
@@ -95,7 +113,9 @@ test('a whole line with the rig, by keyboard alone: out to the main and home', a
   const drained = standing.find(({ state }) => state === 'drained')!;
   const draining = standing.find(({ state }) => state === 'draining')!;
   // Six minutes went by in the rig, not at the desk.
-  expect(Date.parse(drained['at'] as string) - Date.parse(draining['at'] as string)).toBeGreaterThan(360_000); // prettier-ignore
+  expect(
+    Date.parse(drained['at'] as string) - Date.parse(draining['at'] as string),
+  ).toBeGreaterThan(360_000);
 });
 
 test('only the small head passes the foot of the vent; a head that is stopped is not forced', async ({
@@ -172,7 +192,9 @@ test('the picture goes on without WebGL, plain', async ({ page }) => {
   await expect.poll(() => coloursShown(page)).toBeGreaterThan(30);
   await page.keyboard.press('Alt+s');
   await expectSaved(page);
-  await expect.poll(async () => (await loggedOnServer(page, id)).some(({ kind }) => kind === 'photo')).toBe(true); // prettier-ignore
+  await expect
+    .poll(async () => (await loggedOnServer(page, id)).some(({ kind }) => kind === 'photo'))
+    .toBe(true);
 });
 
 test('on a tablet the picture stands under the switch, and the tape is one tap away', async ({

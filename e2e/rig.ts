@@ -4,7 +4,8 @@ import { expect, type Page } from '@playwright/test';
 export const picture = (page: Page) =>
   page.getByRole('img', { name: /Picture of the simulated camera/ });
 /** What the counter shows. */
-export const counter = async (page: Page) => Number(await page.getByLabel('Call-out line').locator('output').textContent()); // prettier-ignore
+export const counter = async (page: Page) =>
+  Number(await page.getByLabel('Call-out line').locator('output').textContent());
 
 /** Starts a practice job on a lateral and goes on to the set-up of a run from A. */
 export async function practise(page: Page, lateral: string, accessId = 'A'): Promise<string> {

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { putCopy } from './copies';
 import { bookJob, callOut, expectSaved, loggedOnServer, startRun } from './scope';
+import { test } from './test';
 
 const LOGIN = { contentType: 'text/html', body: '<h1>Welcome to our Wi-Fi</h1>' };
 
@@ -35,7 +36,6 @@ test('the year built said last stays, over reloads, and a save of something else
     await expectSaved(page);
   };
   await page.goto('/jobs/safe-year/site');
-  await page.waitForLoadState('networkidle');
   await year('1950');
   await page.reload();
   await year('1985');
@@ -46,7 +46,9 @@ test('the year built said last stays, over reloads, and a save of something else
   // Another device says 2001 meanwhile; this form still shows 1985, and saves the client.
   const saidAt = new Date().toISOString();
   const edits = [{ path: ['property', 'yearBuilt'], value: 2001 }];
-  await page.request.patch('/api/jobs/safe-year', { data: { id: 'other-1', device: 'other', saidAt, base: 1, edits } }); // prettier-ignore
+  await page.request.patch('/api/jobs/safe-year', {
+    data: { id: 'other-1', device: 'other', saidAt, base: 1, edits },
+  });
   await page.getByLabel('For', { exact: true }).fill('Q. Reed');
   await page.getByRole('button', { name: /^Keep|^Save/ }).click();
   await expectSaved(page);
@@ -61,16 +63,18 @@ test('two devices set one field without seeing each other: the later stands, and
 }) => {
   await putCopy(page, 'alder-bend', 'safe-both');
   await page.goto('/jobs/safe-both/site');
-  await page.waitForLoadState('networkidle');
   const saidAt = new Date().toISOString();
   const edits = [{ path: ['property', 'yearBuilt'], value: 1950 }];
-  await page.request.patch('/api/jobs/safe-both', { data: { id: 'other-2', device: 'other', saidAt, base: 1, edits } }); // prettier-ignore
+  await page.request.patch('/api/jobs/safe-both', {
+    data: { id: 'other-2', device: 'other', saidAt, base: 1, edits },
+  });
   await page.getByLabel('Year built').fill('1985');
   await page.getByRole('button', { name: /^Keep|^Save/ }).click();
-  await expect(page.getByText('Two devices set “house: year built”')).toContainText('1985 came later and stands; the other was 1950'); // prettier-ignore
+  await expect(page.getByText('Two devices set “house: year built”')).toContainText(
+    '1985 came later and stands; the other was 1950',
+  );
   await page.getByRole('button', { name: 'I have seen it' }).click();
   await page.reload();
-  await page.waitForLoadState('networkidle');
   await expect(page.getByText('Two devices set')).toHaveCount(0);
   await expect(page.getByLabel('Year built')).toHaveValue('1985');
 });
@@ -79,7 +83,10 @@ test('two devices begin a second run offline: two runs, each with its own log', 
   browser,
   baseURL,
 }) => {
-  const contexts = [await browser.newContext({ baseURL: baseURL! }), await browser.newContext({ baseURL: baseURL! })]; // prettier-ignore
+  const contexts = [
+    await browser.newContext({ baseURL: baseURL! }),
+    await browser.newContext({ baseURL: baseURL! }),
+  ];
   const [one, two] = await Promise.all(contexts.map((context) => context.newPage()));
   const id = await bookJob(one!, '41 Flint Row');
   await startRun(one!);
@@ -100,7 +107,13 @@ test('two devices begin a second run offline: two runs, each with its own log', 
   await one!.reload();
   await expect(one!.getByLabel('Run shown').locator('option')).toHaveText([/^R1/, /^R2/, /^R3/]);
   const file = await (await one!.request.get(`/api/jobs/${id}/file`, { headers: {} })).json();
-  expect(file.runs.map((run: { label: string; entries: unknown[] }) => [run.label, run.entries.length])).toEqual([['R1', 0], ['R2', 1], ['R3', 1]]); // prettier-ignore
+  expect(
+    file.runs.map((run: { label: string; entries: unknown[] }) => [run.label, run.entries.length]),
+  ).toEqual([
+    ['R1', 0],
+    ['R2', 1],
+    ['R3', 1],
+  ]);
   // The second device goes on in its own run, under its new name.
   await expect(two!.getByRole('region', { name: 'Tape of run R3' })).toContainText('Tee');
   for (const context of contexts) await context.close();
@@ -123,7 +136,9 @@ test('a device without room says so at once, sends from the page, and warns befo
   await page.route('**/api/**', (route) => route.fulfill({ ...LOGIN, status: 200 }));
   await page.evaluate(() => Object.assign(window, { isFull: true }));
   await callOut(page, 'tee 20 ft');
-  await expect(page.getByRole('status').filter({ hasText: 'Not kept on this device · 1 to send' })).toBeVisible(); // prettier-ignore
+  await expect(
+    page.getByRole('status').filter({ hasText: 'Not kept on this device · 1 to send' }),
+  ).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'no room left' })).toBeVisible();
   let warned = 0;
   page.on('dialog', (dialog) => {
@@ -149,7 +164,9 @@ test('a browser elsewhere gives the token once; a link needs none; strangers are
   expect((await request.fetch('/api/jobs', { method: 'TRACE' })).status()).toBe(405);
 });
 
-test('a word without a break scrolls no page sideways, on a screen or a phone', async ({ page }) => {
+test('a word without a break scrolls no page sideways, on a screen or a phone', async ({
+  page,
+}) => {
   const long = 'W'.repeat(180);
   await putCopy(page, 'alder-bend', 'safe-long', (file) => {
     file.job['title'] = long;
@@ -159,11 +176,17 @@ test('a word without a break scrolls no page sideways, on a screen or a phone', 
   });
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const path of ['/', ...['site', 'scope', 'lateral', 'findings', 'repairs', 'report', 'remove'].map((name) => `/jobs/safe-long/${name}`)]) {
+    for (const path of [
+      '/',
+      ...['site', 'scope', 'lateral', 'findings', 'repairs', 'report', 'remove'].map(
+        (name) => `/jobs/safe-long/${name}`,
+      ),
+    ]) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth); // prettier-ignore
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      );
       expect.soft([path, width, over]).toEqual([path, width, Math.min(over, 0)]);
     }
   }
-}); // prettier-ignore
+});

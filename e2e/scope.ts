@@ -38,7 +38,10 @@ export async function show(
   page: Page,
   view: 'Tape' | 'List' | 'Findings' | 'To do',
 ): Promise<void> {
-  await page.getByRole('group', { name: 'Show' }).getByRole('button', { name: new RegExp(`^${view}`) }).click(); // prettier-ignore
+  await page
+    .getByRole('group', { name: 'Show' })
+    .getByRole('button', { name: new RegExp(`^${view}`) })
+    .click();
 }
 
 /** The log as the server has it. */

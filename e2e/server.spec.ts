@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { createConnection } from 'node:net';
-import { type APIRequestContext, expect, test } from '@playwright/test';
+import { type APIRequestContext, expect } from '@playwright/test';
 import { ownServer } from './own-server';
+import { OWN_PORT } from './server-env';
+import { test } from './test';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
 const note = (id: string, changes: Record<string, unknown> = {}) => ({
@@ -111,7 +113,13 @@ test.describe('bad input', () => {
     const { error } = (await bad.json()) as Faults;
     expect(error.faults[0]!.path).toBe('property.yearBuilt');
     expect((await patch({ edits })).status()).toBe(400);
-    expect((await request.patch('/api/jobs/nix', { data: { id: 'x', device: 'd', saidAt, base: 1, edits } })).status()).toBe(404); // prettier-ignore
+    expect(
+      (
+        await request.patch('/api/jobs/nix', {
+          data: { id: 'x', device: 'd', saidAt, base: 1, edits },
+        })
+      ).status(),
+    ).toBe(404);
   });
 
   test('other methods, other types, other hosts and other sites are refused', async ({
@@ -147,13 +155,13 @@ test.describe('bad input', () => {
 });
 
 test.describe('what was acknowledged', () => {
-  const server = ownServer(4872);
+  const server = ownServer(OWN_PORT.acknowledged);
   const { base } = server;
   test.beforeEach(server.reset);
   test.afterEach(server.end);
 
   async function idsAfterRestart(request: APIRequestContext): Promise<string[]> {
-    await server.start(request);
+    await server.start();
     const file = (await (await request.get(`${base}/api/jobs/demo-quarry-lane/file`)).json()) as {
       runs: { entries: { id: string }[] }[];
     };
@@ -163,7 +171,7 @@ test.describe('what was acknowledged', () => {
   test('survives a process killed right after each acknowledgement; sent twice is stored once', async ({
     request,
   }) => {
-    await server.start(request);
+    await server.start();
     await request.post(`${base}/api/jobs/import`, {
       headers: JSON_TYPE,
       data: readFileSync('demo/quarry-lane.chert.json', 'utf8'),
@@ -185,7 +193,7 @@ test.describe('what was acknowledged', () => {
   });
 
   test('a request cut off in the middle stores nothing and harms nothing', async ({ request }) => {
-    await server.start(request);
+    await server.start();
     await request.post(`${base}/api/jobs/import`, {
       headers: JSON_TYPE,
       data: readFileSync('demo/quarry-lane.chert.json', 'utf8'),

@@ -43,7 +43,12 @@ function judge(
     (field) => !(field in want) && !may.includes(field) && !ALWAYS.includes(field),
   );
   const isOpenWater = want['defect'] === 'standing-water';
-  return [...wrong, ...extra.filter((field) => !(isOpenWater && field === 'open')).map((field) => `${field}: not wanted, got ${String(draft[field])}`)]; // prettier-ignore
+  return [
+    ...wrong,
+    ...extra
+      .filter((field) => !(isOpenWater && field === 'open'))
+      .map((field) => `${field}: not wanted, got ${String(draft[field])}`),
+  ];
 }
 
 /** Reads every held-out call-out and says how it went. */
@@ -66,7 +71,8 @@ export function scoreHeldOut(): Scored[] {
     const tooMany = read.drafts.length > want.length ? ['more entries than wanted'] : [];
     const why = [...faults, ...tooMany].join('; ');
     if (!read.understood) return { say, verdict: why === '' ? 'right' : 'kept', why };
-    if (read.choices.length > 0) return { say, verdict: 'asked', why: read.choices.map(({ label }) => label).join(' or ') }; // prettier-ignore
+    if (read.choices.length > 0)
+      return { say, verdict: 'asked', why: read.choices.map(({ label }) => label).join(' or ') };
     if (why === '') return { say, verdict: 'right', why };
     const isThing = want.every((one, index) => {
       const draft = read.drafts[index] as Record<string, unknown> | undefined;

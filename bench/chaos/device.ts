@@ -49,7 +49,6 @@ IDBObjectStore.prototype.add = function add(
   this: IDBObjectStore,
   ...given: Parameters<typeof realAdd>
 ) {
-  // prettier-ignore
   if (isWild && random() < 0.01) {
     full += 1;
     throw new DOMException('full', 'QuotaExceededError');
@@ -60,8 +59,18 @@ IDBObjectStore.prototype.add = function add(
 async function page(): Promise<StoredJob> {
   for (;;) {
     const answer = await realFetch(`${base}/api/jobs/${jobId}`).catch(() => null);
-    const body = answer?.ok ? ((await answer.json().catch(() => null)) as (StoredJob & { chert?: { installation: string; era: string } }) | null) : null; // prettier-ignore
-    if (body?.chert) return { inspection: body.inspection, rev: body.rev, told: [], installation: body.chert.installation, era: body.chert.era }; // prettier-ignore
+    const body = answer?.ok
+      ? ((await answer.json().catch(() => null)) as
+          (StoredJob & { chert?: { installation: string; era: string } }) | null)
+      : null;
+    if (body?.chert)
+      return {
+        inspection: body.inspection,
+        rev: body.rev,
+        told: [],
+        installation: body.chert.installation,
+        era: body.chert.era,
+      };
     await pause(50);
   }
 }
@@ -76,7 +85,15 @@ const pages: StoredJob[] = [];
 function open(stored: StoredJob): void {
   now = { ...stored, jobId };
   const nothing = () => undefined;
-  keeper = openJob(stored, { onBase: (next) => { now = next; }, onTold: nothing, onKept: nothing, onSave: nothing, onTrouble: nothing }); // prettier-ignore
+  keeper = openJob(stored, {
+    onBase: (next) => {
+      now = next;
+    },
+    onTold: nothing,
+    onKept: nothing,
+    onSave: nothing,
+    onTrouble: nothing,
+  });
 }
 const screen = async () => screenOf(now, await listKept(jobId));
 
@@ -100,7 +117,9 @@ async function act(): Promise<void> {
     stills.push({ id, sha256: createHash('sha256').update(bytes).digest('hex') });
     const blob = new Blob([bytes], { type: 'image/png' });
     await keepMedia(jobId, id, blob).catch(() => undefined);
-    await keepChanges(jobId, freshen([{ what: 'media', mediaId: id }], now, Date.now())).catch(() => undefined); // prettier-ignore
+    await keepChanges(jobId, freshen([{ what: 'media', mediaId: id }], now, Date.now())).catch(
+      () => undefined,
+    );
   } else if (dice < 0.94) {
     // A page is left only when nothing is in its memory alone; it comes back fresh or from a cache.
     if ((await listKept(jobId)).some((one) => isUnkept(one) && one.state === 'kept')) return;
@@ -124,7 +143,15 @@ async function finish(): Promise<DeviceReport> {
   await keeper.ask();
   await pause(300);
   const refused = (await listKept(jobId)).filter(({ state }) => state === 'refused').length;
-  return { entries, own: { field: OWN, value: ownValue }, stills, screen: await screen(), refused, portals, full }; // prettier-ignore
+  return {
+    entries,
+    own: { field: OWN, value: ownValue },
+    stills,
+    screen: await screen(),
+    refused,
+    portals,
+    full,
+  };
 }
 
 open(await page());

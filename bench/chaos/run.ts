@@ -44,7 +44,9 @@ function disturb(round: number): void {
 async function fillDisk(): Promise<void> {
   const db = new Sqlite(join(data, 'chert.db'), { timeout: 2_000 });
   try {
-    db.exec('CREATE TRIGGER IF NOT EXISTS disk_is_full BEFORE INSERT ON entries BEGIN SELECT RAISE (FAIL, \'database or disk is full\'); END'); // prettier-ignore
+    db.exec(
+      "CREATE TRIGGER IF NOT EXISTS disk_is_full BEFORE INSERT ON entries BEGIN SELECT RAISE (FAIL, 'database or disk is full'); END",
+    );
     await pause(150);
   } finally {
     db.exec('DROP TRIGGER IF EXISTS disk_is_full');
@@ -63,7 +65,11 @@ async function chaos(): Promise<string[]> {
   server.spawn();
   await server.ready();
   await post('/api/jobs/import', alder);
-  const devices = [0, 1, 2].map((number) => fork('bench/chaos/device.ts', [server.base, JOB, String(number), String(SEED * 10 + number)], { execArgv: ['--import', 'tsx'] })); // prettier-ignore
+  const devices = [0, 1, 2].map((number) =>
+    fork('bench/chaos/device.ts', [server.base, JOB, String(number), String(SEED * 10 + number)], {
+      execArgv: ['--import', 'tsx'],
+    }),
+  );
   for (let kill = 1; kill <= KILLS; kill += 1) {
     disturb(kill);
     await pause(30 + random() * 700);
@@ -81,7 +87,8 @@ async function chaos(): Promise<string[]> {
   server.spawn();
   await server.ready();
   const reports: DeviceReport[] = [];
-  for (const device of devices) reports.push((await ask<{ report: DeviceReport }>(device, 'finish')).report); // prettier-ignore
+  for (const device of devices)
+    reports.push((await ask<{ report: DeviceReport }>(device, 'finish')).report);
   const file = (await (await fetch(`${server.base}/api/jobs/${JOB}/file`)).json()) as Inspection;
   const logged = file.runs.find(({ id }) => id === 'R1')!.entries.map(({ id }) => id);
   const counts = new Map<string, number>();
@@ -96,11 +103,13 @@ async function chaos(): Promise<string[]> {
     if (report.refused > 0) faults.push(`device ${number}: ${report.refused} refused`);
     const { field, value } = report.own;
     const there = (file.property as Record<string, unknown>)[field];
-    if (value !== undefined && there !== value) faults.push(`device ${number}: ${field} is ${String(there)}, said ${String(value)}`); // prettier-ignore
+    if (value !== undefined && there !== value)
+      faults.push(`device ${number}: ${field} is ${String(there)}, said ${String(value)}`);
     for (const { id, sha256 } of report.stills) {
       const answer = await fetch(`${server.base}/api/jobs/${JOB}/media/${id}`);
       const bytes = Buffer.from(await answer.arrayBuffer());
-      if (createHash('sha256').update(bytes).digest('hex') !== sha256) faults.push(`device ${number}: still ${id} is not what was sent`); // prettier-ignore
+      if (createHash('sha256').update(bytes).digest('hex') !== sha256)
+        faults.push(`device ${number}: still ${id} is not what was sent`);
     }
   }
   for (const [number, device] of devices.entries()) {
@@ -117,8 +126,11 @@ async function chaos(): Promise<string[]> {
   const integrity = db.pragma('integrity_check', { simple: true });
   if (integrity !== 'ok') faults.push(`integrity: ${String(integrity)}`);
   db.close();
-  const sum = (of: (report: DeviceReport) => number) => reports.reduce((all, one) => all + of(one), 0); // prettier-ignore
-  console.log(`${KILLS} kills, ${sum(({ entries }) => entries.length)} entries and ${sum(({ stills }) => stills.length)} stills of three devices, ${sum(({ portals }) => portals)} answers of login pages, ${sum(({ full }) => full)} times no room on a device`); // prettier-ignore
+  const sum = (of: (report: DeviceReport) => number) =>
+    reports.reduce((all, one) => all + of(one), 0);
+  console.log(
+    `${KILLS} kills, ${sum(({ entries }) => entries.length)} entries and ${sum(({ stills }) => stills.length)} stills of three devices, ${sum(({ portals }) => portals)} answers of login pages, ${sum(({ full }) => full)} times no room on a device`,
+  );
   return faults;
 }
 
@@ -135,7 +147,12 @@ async function migrations(): Promise<string[]> {
     const old = new Sqlite(path);
     old.pragma('journal_mode = WAL');
     migrate(old, all.slice(0, 3));
-    for (let job = 0; job < 300; job += 1) old.prepare("INSERT INTO jobs (id, job, property, rest, booked_at) VALUES (?, '{}', '{}', '{}', '')").run(`j${job}`); // prettier-ignore
+    for (let job = 0; job < 300; job += 1)
+      old
+        .prepare(
+          "INSERT INTO jobs (id, job, property, rest, booked_at) VALUES (?, '{}', '{}', '{}', '')",
+        )
+        .run(`j${job}`);
     old.close();
     other.spawn();
     await pause(300 + random() * 900);
@@ -143,7 +160,8 @@ async function migrations(): Promise<string[]> {
     const after = openDatabase(path);
     const count = after.prepare('SELECT count(*) AS n FROM jobs').get() as { n: number };
     const isWhole = after.pragma('integrity_check', { simple: true }) === 'ok';
-    if (count.n !== 300 || !isWhole) faults.push(`migration ${round}: ${count.n} jobs, ${isWhole ? 'whole' : 'not whole'}`); // prettier-ignore
+    if (count.n !== 300 || !isWhole)
+      faults.push(`migration ${round}: ${count.n} jobs, ${isWhole ? 'whole' : 'not whole'}`);
     after.close();
   }
   console.log(`${MIGRATIONS} kills during a migration`);
@@ -153,5 +171,9 @@ async function migrations(): Promise<string[]> {
 const faults = [...(await chaos()), ...(await migrations())];
 rmSync(folder, { recursive: true, force: true });
 for (const fault of faults) console.error(fault);
-console.log(faults.length === 0 ? 'lost 0, doubled 0, integrity good, screens equal' : `${faults.length} faults`); // prettier-ignore
+console.log(
+  faults.length === 0
+    ? 'lost 0, doubled 0, integrity good, screens equal'
+    : `${faults.length} faults`,
+);
 process.exit(faults.length === 0 ? 0 : 1);

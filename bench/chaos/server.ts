@@ -18,7 +18,13 @@ export function benchServer(port: number, data: string) {
     hasDied: () => child !== null && child.exitCode !== null,
     spawn(): void {
       child = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
-        env: { ...process.env, PORT: String(port), CHERT_DATA: data, CHERT_TOKEN: TOKEN, CHERT_BACKUPS: 'off' }, // prettier-ignore
+        env: {
+          ...process.env,
+          PORT: String(port),
+          CHERT_DATA: data,
+          CHERT_TOKEN: TOKEN,
+          CHERT_BACKUPS: 'off',
+        },
         stdio: ['ignore', 'ignore', process.env['CHAOS_LOUD'] ? 'inherit' : 'ignore'],
       });
     },

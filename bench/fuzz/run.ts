@@ -19,20 +19,133 @@ const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.lengt
 const authorization = `Bearer ${TOKEN}`;
 const alder = readFileSync('demo/alder-bend.chert.json', 'utf8');
 
-const JOBS = ['demo-alder-bend', 'nix', '..', '%2e%2e', 'a%2Fb', '%', '%00', 'x'.repeat(3000), '%F0%9F', "'--", '__proto__']; // prettier-ignore
+const JOBS = [
+  'demo-alder-bend',
+  'nix',
+  '..',
+  '%2e%2e',
+  'a%2Fb',
+  '%',
+  '%00',
+  'x'.repeat(3000),
+  '%F0%9F',
+  "'--",
+  '__proto__',
+];
 const RUNS = ['R1', 'R9', '%', '..%2f'];
-const TAILS = ['', '/history', '/file', '/report.pdf', '/report.pdf?reader=x', '/issued', '/issued/1/buyer.pdf', '/shares', '/shares/x', '/send', '/files/job.zip', '/files/chapters.vtt?run=R1&offset=NaN', '/files/nix', '/media/x', '/media/%', '?since=x', '/nix']; // prettier-ignore
-const PAGES = ['/', '/?q=%', `/?q=${'x'.repeat(2000)}`, '/settings', '/prices', '/outbox', '/r/x', '/r/x/buyer.pdf', '/nix', '/light', '/access', '//evil.example', '/%', '/jobs/demo-alder-bend/scope', '/jobs/demo-alder-bend/repairs', '/jobs/nix/scope', '/jobs/%/report', '/jobs/demo-alder-bend/issued/1?reader=x', '/jobs/demo-alder-bend/request?plan=x', '/jobs/demo-alder-bend/remove', '/_astro/../../package.json', '/api/health', '/api/preferences', '/api/outbox/x/y']; // prettier-ignore
+const TAILS = [
+  '',
+  '/history',
+  '/file',
+  '/report.pdf',
+  '/report.pdf?reader=x',
+  '/issued',
+  '/issued/1/buyer.pdf',
+  '/shares',
+  '/shares/x',
+  '/send',
+  '/files/job.zip',
+  '/files/chapters.vtt?run=R1&offset=NaN',
+  '/files/nix',
+  '/media/x',
+  '/media/%',
+  '?since=x',
+  '/nix',
+];
+const PAGES = [
+  '/',
+  '/?q=%',
+  `/?q=${'x'.repeat(2000)}`,
+  '/settings',
+  '/prices',
+  '/outbox',
+  '/r/x',
+  '/r/x/buyer.pdf',
+  '/nix',
+  '/light',
+  '/access',
+  '//evil.example',
+  '/%',
+  '/jobs/demo-alder-bend/scope',
+  '/jobs/demo-alder-bend/repairs',
+  '/jobs/nix/scope',
+  '/jobs/%/report',
+  '/jobs/demo-alder-bend/issued/1?reader=x',
+  '/jobs/demo-alder-bend/request?plan=x',
+  '/jobs/demo-alder-bend/remove',
+  '/_astro/../../package.json',
+  '/api/health',
+  '/api/preferences',
+  '/api/outbox/x/y',
+];
 const METHODS = ['GET', 'GET', 'GET', 'POST', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS', 'HEAD'];
-const VALUES: readonly unknown[] = [null, 0, -1, 1e308, '', 'x', '‮', '\ud800', [], {}, true, 'x'.repeat(10_000), [[[]]], { __proto__: 1 }, '2026-13-45', '9'.repeat(400)]; // prettier-ignore
-const PATHS = [['property', 'yearBuilt'], ['job', 'title'], ['runs', 'R1', 'zero'], ['runs', 'R2'], ['ties', 'T'], ['decisions', 'd'], ['spans', 'A to B'], ['property', '@x', '@y'], ['__proto__', 'x'], ['settings', 'thresholds'], [], ['lines']]; // prettier-ignore
+const VALUES: readonly unknown[] = [
+  null,
+  0,
+  -1,
+  1e308,
+  '',
+  'x',
+  '‮',
+  '\ud800',
+  [],
+  {},
+  true,
+  'x'.repeat(10_000),
+  [[[]]],
+  { __proto__: 1 },
+  '2026-13-45',
+  '9'.repeat(400),
+];
+const PATHS = [
+  ['property', 'yearBuilt'],
+  ['job', 'title'],
+  ['runs', 'R1', 'zero'],
+  ['runs', 'R2'],
+  ['ties', 'T'],
+  ['decisions', 'd'],
+  ['spans', 'A to B'],
+  ['property', '@x', '@y'],
+  ['__proto__', 'x'],
+  ['settings', 'thresholds'],
+  [],
+  ['lines'],
+];
 
 function body(): string {
   const dice = random();
-  const entry = { id: `f${random()}`, at: '2026-11-03T09:00:00Z', pass: 'out', readingFt: 1, kind: pick(['note', 'defect', 'close', 'retract', 'blob']), note: pick(VALUES), defect: 'roots', extentRatio: pick(VALUES), closes: pick(VALUES) }; // prettier-ignore
-  if (dice < 0.25) return JSON.stringify({ entries: [entry, pick(VALUES)].slice(0, 1 + Math.floor(random() * 2)) }); // prettier-ignore
-  if (dice < 0.5) return JSON.stringify({ id: `c${random()}`, device: 'd', saidAt: '2026-11-03T09:00:00Z', base: 1, edits: [{ path: pick(PATHS), value: pick(VALUES) }] }); // prettier-ignore
-  if (dice < 0.6) return JSON.stringify({ label: pick(VALUES), days: pick(VALUES), reason: pick(VALUES), limits: pick(VALUES), to: pick(VALUES), attach: pick(VALUES) }); // prettier-ignore
+  const entry = {
+    id: `f${random()}`,
+    at: '2026-11-03T09:00:00Z',
+    pass: 'out',
+    readingFt: 1,
+    kind: pick(['note', 'defect', 'close', 'retract', 'blob']),
+    note: pick(VALUES),
+    defect: 'roots',
+    extentRatio: pick(VALUES),
+    closes: pick(VALUES),
+  };
+  if (dice < 0.25)
+    return JSON.stringify({
+      entries: [entry, pick(VALUES)].slice(0, 1 + Math.floor(random() * 2)),
+    });
+  if (dice < 0.5)
+    return JSON.stringify({
+      id: `c${random()}`,
+      device: 'd',
+      saidAt: '2026-11-03T09:00:00Z',
+      base: 1,
+      edits: [{ path: pick(PATHS), value: pick(VALUES) }],
+    });
+  if (dice < 0.6)
+    return JSON.stringify({
+      label: pick(VALUES),
+      days: pick(VALUES),
+      reason: pick(VALUES),
+      limits: pick(VALUES),
+      to: pick(VALUES),
+      attach: pick(VALUES),
+    });
   if (dice < 0.7) return JSON.stringify({ reason: 'x', limits: 'x' });
   if (dice < 0.8) return JSON.stringify(pick(VALUES));
   return pick(['', '{', '[1,', '\u0000', 'null', 'a=b&c=d', 'x'.repeat(5_000)]);
@@ -42,12 +155,26 @@ type Answer = { readonly status: number; readonly what: string; readonly said?: 
 
 async function ask(): Promise<Answer> {
   const job = pick(JOBS);
-  const path = random() < 0.3 ? pick(PAGES) : random() < 0.5 ? `/api/jobs/${job}${pick(TAILS)}` : random() < 0.5 ? `/api/jobs/${job}/runs/${pick(RUNS)}/entries` : '/api/jobs/import'; // prettier-ignore
+  const path =
+    random() < 0.3
+      ? pick(PAGES)
+      : random() < 0.5
+        ? `/api/jobs/${job}${pick(TAILS)}`
+        : random() < 0.5
+          ? `/api/jobs/${job}/runs/${pick(RUNS)}/entries`
+          : '/api/jobs/import';
   // A job that is removed is removed for the rest of the round: that alone is not asked.
   const method = path.endsWith('/remove') ? 'GET' : pick(METHODS);
   const isDelete = method === 'DELETE' && path === '/api/jobs/demo-alder-bend';
   const headers: Record<string, string> = { authorization };
-  if (random() < 0.9) headers['content-type'] = pick(['application/json', 'application/json', 'text/plain', 'application/zip', 'image/png']); // prettier-ignore
+  if (random() < 0.9)
+    headers['content-type'] = pick([
+      'application/json',
+      'application/json',
+      'text/plain',
+      'application/zip',
+      'image/png',
+    ]);
   if (random() < 0.05) headers['authorization'] = pick(['Bearer x', 'Basic eA==', '']);
   if (random() < 0.05) headers['x-chert-installation'] = 'x';
   if (random() < 0.05)
@@ -55,7 +182,12 @@ async function ask(): Promise<Answer> {
   const what = `${method} ${path.slice(0, 80)}`;
   if (isDelete) return { status: 0, what };
   const withBody = method === 'GET' || method === 'HEAD' ? {} : { body: body() };
-  const response = await fetch(server.base + path, { method, headers, redirect: 'manual', ...withBody }).catch((error: unknown) => error as Error); // prettier-ignore
+  const response = await fetch(server.base + path, {
+    method,
+    headers,
+    redirect: 'manual',
+    ...withBody,
+  }).catch((error: unknown) => error as Error);
   if (response instanceof Error) return { status: server.hasDied() ? -1 : 0, what };
   const said = await response.text().catch(() => '');
   return { status: response.status, what, ...(response.status >= 500 ? { said } : {}) };
@@ -77,7 +209,12 @@ const take = ({ status, what, said }: Answer) => {
   if (status >= 500 || status < 0)
     faults.push(`${status}: ${what}${said ? `: ${said.slice(0, 200)}` : ''}`);
 };
-const post = (type: string, bytes: Uint8Array | string) => fetch(`${server.base}/api/jobs/import`, { method: 'POST', headers: { authorization, 'content-type': type }, body: bytes as BodyInit }); // prettier-ignore
+const post = (type: string, bytes: Uint8Array | string) =>
+  fetch(`${server.base}/api/jobs/import`, {
+    method: 'POST',
+    headers: { authorization, 'content-type': type },
+    body: bytes as BodyInit,
+  });
 await post('application/json', alder);
 const crafted = craftedImports();
 for (const { name, type, body: bytes } of crafted) {
@@ -95,7 +232,6 @@ for (const { name, type, body: bytes } of crafted) {
         ]
       : []),
   ]) {
-    // prettier-ignore
     const shown = await fetch(server.base + page, { headers: { authorization } }).catch(() => null);
     const shownText = (await shown?.text()) ?? '';
     take({
@@ -121,7 +257,12 @@ const peak = peakMb();
 if (peak > MOST_MB) faults.push(`memory: ${Math.round(peak)} MB`);
 await server.kill();
 rmSync(folder, { recursive: true, force: true });
-console.log([...statuses].sort((a, b) => a[0] - b[0]).map(([status, n]) => `${status}: ${n}`).join(', ')); // prettier-ignore
+console.log(
+  [...statuses]
+    .sort((a, b) => a[0] - b[0])
+    .map(([status, n]) => `${status}: ${n}`)
+    .join(', '),
+);
 for (const fault of faults.slice(0, 40)) console.error(fault);
 console.log(`${asked} requests, peak ${Math.round(peak)} MB, ${faults.length} faults`);
 process.exit(faults.length === 0 ? 0 : 1);

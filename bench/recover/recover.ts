@@ -60,7 +60,8 @@ export function tieAll(inspection: Inspection): Inspection {
     for (const { sightings, tieId, label } of offered) {
       const id = tieId ?? `T${ties.size + 1}`;
       const held = ties.get(id)?.sightings ?? [];
-      const isNew = (one: (typeof sightings)[number]) => !held.some((two) => two.runId === one.runId); // prettier-ignore
+      const isNew = (one: (typeof sightings)[number]) =>
+        !held.some((two) => two.runId === one.runId);
       ties.set(id, { id, label, sightings: [...held, ...sightings.filter(isNew)] });
     }
     now = { ...now, ties: [...ties.values()] };
@@ -101,7 +102,9 @@ function swapDigits(readingFt: number): number | null {
   const [whole, tenth] = digitsOf(readingFt);
   for (let at = 0; at + 1 < whole.length; at += 1) {
     if (whole[at] !== whole[at + 1]) {
-      return Number(`${whole.slice(0, at)}${whole[at + 1]!}${whole[at]!}${whole.slice(at + 2)}.${tenth}`); // prettier-ignore
+      return Number(
+        `${whole.slice(0, at)}${whole[at + 1]!}${whole[at]!}${whole.slice(at + 2)}.${tenth}`,
+      );
     }
   }
   return null;
@@ -119,20 +122,30 @@ function injectMisfits(tied: Inspection, seed: number, into: Recovered): void {
     const swapped = swapDigits(entry.readingFt!);
     if (swapped !== null) {
       const bad = withRun(tied, runId, () => ({
-        entries: entries.map((one): Entry => (one === entry ? { ...entry, readingFt: swapped } : one)), // prettier-ignore
+        entries: entries.map((one): Entry =>
+          one === entry ? { ...entry, readingFt: swapped } : one,
+        ),
       }));
       const { misfits } = derive(bad).lateral.join;
       into.swapped.tried += 1;
       if (misfits.length > 0) into.swapped.caught += 1;
-      if (misfits.some(({ links }) => links.some(({ id }) => id === culprit.id))) into.swapped.named += 1; // prettier-ignore
-      const explained = misfits.some(({ explanations }) => explanations.some(({ cause }) => cause === 'swapped-digits')); // prettier-ignore
+      if (misfits.some(({ links }) => links.some(({ id }) => id === culprit.id)))
+        into.swapped.named += 1;
+      const explained = misfits.some(({ explanations }) =>
+        explanations.some(({ cause }) => cause === 'swapped-digits'),
+      );
       if (explained) into.swapped.explained += 1;
     }
     noteFew(tied, ties, runId, swapped, culprit, into);
     const turned = derive(withRun(tied, runId, turn)).lateral.join;
     into.turned.tried += 1;
     if (turned.misfits.length > 0 || turned.strained.length > 0) into.turned.caught += 1;
-    if (turned.misfits.some(({ explanations }) => explanations.some(({ cause }) => cause === 'wrong-facing'))) into.turned.explained += 1; // prettier-ignore
+    if (
+      turned.misfits.some(({ explanations }) =>
+        explanations.some(({ cause }) => cause === 'wrong-facing'),
+      )
+    )
+      into.turned.explained += 1;
   }
 }
 
@@ -146,9 +159,18 @@ function noteFew(
   into: Recovered,
 ): void {
   const two = tied.runs.filter(({ id }) => id === 'R1' || id === runId);
-  const other = ties.find((tie) => tie !== culprit && tie.sightings.some((one) => one.runId === 'R1')); // prettier-ignore
+  const other = ties.find(
+    (tie) => tie !== culprit && tie.sightings.some((one) => one.runId === 'R1'),
+  );
   if (!other || !culprit.sightings.some((one) => one.runId === 'R1')) return;
-  const only = (held: readonly Tie[]): Inspection => ({ ...tied, runs: two, ties: held.map((tie) => ({ ...tie, sightings: tie.sightings.filter((one) => two.some(({ id }) => id === one.runId)) })) }); // prettier-ignore
+  const only = (held: readonly Tie[]): Inspection => ({
+    ...tied,
+    runs: two,
+    ties: held.map((tie) => ({
+      ...tie,
+      sightings: tie.sightings.filter((one) => two.some(({ id }) => id === one.runId)),
+    })),
+  });
   into.one.tried += 1;
   const alone = derive(only([other])).lateral.join;
   if (alone.unchecked.length === 1 && alone.misfits.length === 0) into.one.said += 1;

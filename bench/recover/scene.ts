@@ -17,7 +17,11 @@ export type Scene = {
 };
 
 const EXTRA = ['tee', 'wye', 'coupling', 'tee', 'test-tee'] as const;
-const STARTS_AT = ['2026-11-03T09:00:00-08:00', '2026-11-03T10:00:00-08:00', '2026-11-03T11:00:00-08:00']; // prettier-ignore
+const STARTS_AT = [
+  '2026-11-03T09:00:00-08:00',
+  '2026-11-03T10:00:00-08:00',
+  '2026-11-03T11:00:00-08:00',
+];
 /** The head that gets round the most. */
 const SMALLEST = [...DEFAULT_PREFERENCES.equipment.heads].sort(
   (a, b) => a.diameterIn - b.diameterIn,
@@ -30,7 +34,11 @@ function furnish(line: TruthLine, seed: number): TruthLine {
   const random = seededRandom(seed * 7919 + 3);
   const extra = EXTRA.map((feature, index): TruthFeature => {
     const atFt = line.lengthFt * (0.12 + 0.17 * index) + random.between(-2.5, 2.5);
-    return { feature, atFt: Math.round(atFt * 10) / 10, clock: random.oneOf([2, 3, 9, 10]) } as TruthFeature; // prettier-ignore
+    return {
+      feature,
+      atFt: Math.round(atFt * 10) / 10,
+      clock: random.oneOf([2, 3, 9, 10]),
+    } as TruthFeature;
   });
   const isFree = ({ atFt }: TruthFeature) =>
     line.features.every((one) => Math.abs(one.atFt - atFt) > 1.5);
@@ -43,7 +51,9 @@ function withSecondAccess(truth: LateralTruth, seed: number): LateralTruth {
   const house = truth.lines[0]!;
   const line = furnish(house, seed);
   const first = truth.accesses.find(({ lineId, usable }) => lineId === house.id && usable)!;
-  const atFt = Math.round(first.atFt + (line.lengthFt - first.atFt) * (0.55 + 0.3 * seededRandom(seed).next())); // prettier-ignore
+  const atFt = Math.round(
+    first.atFt + (line.lengthFt - first.atFt) * (0.55 + 0.3 * seededRandom(seed).next()),
+  );
   return {
     ...truth,
     lines: [line, ...truth.lines.slice(1)],

@@ -28,7 +28,9 @@ if (args.length === 0 || !Number.isInteger(made)) {
 }
 const jobs: (readonly [string, Inspection])[] =
   made > 0
-    ? fc.sample(anyMadeInspection, { numRuns: made, seed: 17 }).map((one, at) => [`made ${at + 1}`, one] as const) // prettier-ignore
+    ? fc
+        .sample(anyMadeInspection, { numRuns: made, seed: 17 })
+        .map((one, at) => [`made ${at + 1}`, one] as const)
     : args.map((path) => [path, readFile(path)] as const);
 let count = 0;
 for (const [name, inspection] of jobs) {

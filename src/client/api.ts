@@ -44,7 +44,8 @@ async function read(response: Response): Promise<Body | null> {
 function judge<T>(response: Response, body: Body | null, meant: string | undefined): Sent<T> {
   const { installation, era, at } = body?.chert ?? {};
   const error = body?.error;
-  const isOurs = typeof installation === 'string' && typeof era === 'string' && typeof at === 'string'; // prettier-ignore
+  const isOurs =
+    typeof installation === 'string' && typeof era === 'string' && typeof at === 'string';
   if (!isOurs) {
     // A server whose database is gone cannot say who it is; what it says is told all the same.
     const why = error && typeof error.message === 'string' ? error.message : LOGIN_PAGE;

@@ -44,7 +44,12 @@ export function liftOldRow({ key: _key, ...row }: OldRow): Omit<Kept, 'seq'> | n
   const { change, jobId } = row;
   const isFixed = change.what === 'entry' || change.what === 'media';
   if (row.state === 'sent' && !isFixed) return null;
-  const id = change.what === 'entry' ? change.entry.id : change.what === 'media' ? change.mediaId : `old-${row.seq}`; // prettier-ignore
+  const id =
+    change.what === 'entry'
+      ? change.entry.id
+      : change.what === 'media'
+        ? change.mediaId
+        : `old-${row.seq}`;
   const saidAt = new Date(0).toISOString();
   return {
     jobId,

@@ -34,11 +34,17 @@ describe('cautions of the work', () => {
   it('speak of digging, of asbestos cement and of a utility where there are such', () => {
     expect(about(defect('gap', { gapIn: 2 }))).toEqual(['Codes', 'Digging']);
     expect(
-      about({ kind: 'material', side: 'far', material: 'asbestos-cement', diameterIn: 6, readingFt: 30 }),
+      about({
+        kind: 'material',
+        side: 'far',
+        material: 'asbestos-cement',
+        diameterIn: 6,
+        readingFt: 30,
+      }),
     ).toContain('Asbestos cement');
     expect(about(defect('utility-crossing'))[1]).toMatch(/utility/);
   });
-}); // prettier-ignore
+});
 
 describe('a utility through the sewer', () => {
   it('is found where it was logged, and no longer once that was taken back', () => {

@@ -69,11 +69,18 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
       return (
         <View style={styles.finding} wrap={false} {...mark(`${block.number}. ${block.title}`)}>
           <FlakePdf severity={block.severity} number={block.number} />
-          {block.photoId && (stills.has(block.photoId) ? <Image src={stills.get(block.photoId)!} style={styles.still} /> : <Text style={styles.remark}>{GONE}</Text>)}
+          {block.photoId &&
+            (stills.has(block.photoId) ? (
+              <Image src={stills.get(block.photoId)!} style={styles.still} />
+            ) : (
+              <Text style={styles.remark}>{GONE}</Text>
+            ))}
           <View style={styles.findingText}>
             <Text style={styles.heading}>{block.title}</Text>
             <Text>{block.sentences.join(' ')}</Text>
-            {block.remarks.length > 0 && <Text style={styles.remark}>{block.remarks.join(' ')}</Text>}
+            {block.remarks.length > 0 && (
+              <Text style={styles.remark}>{block.remarks.join(' ')}</Text>
+            )}
           </View>
           <View style={styles.findingGrade}>
             <Text>{block.verdict}</Text>
@@ -100,25 +107,41 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
       return <TablePdf block={block} />;
     case 'list':
       return (
-        <Part title={block.title} parts={block.items.map((item) => <Text key={item} style={styles.item}>{item}</Text>)} />
+        <Part
+          title={block.title}
+          parts={block.items.map((item) => (
+            <Text key={item} style={styles.item}>
+              {item}
+            </Text>
+          ))}
+        />
       );
     case 'terms':
       return (
-        <Part title={block.title} parts={block.terms.map(({ word, meaning }) => (
+        <Part
+          title={block.title}
+          parts={block.terms.map(({ word, meaning }) => (
             <View key={word} style={styles.term} wrap={false}>
               <Text style={styles.word}>{word}</Text>
               <Text style={styles.stepText}>{meaning}</Text>
             </View>
-          ))} />
+          ))}
+        />
       );
     case 'pictures':
       return (
         <View style={styles.part} {...mark(block.title)}>
-          <Text style={styles.heading} minPresenceAhead={190}>{block.title}</Text>
+          <Text style={styles.heading} minPresenceAhead={190}>
+            {block.title}
+          </Text>
           <View style={styles.pictures}>
             {block.pictures.map(({ photoId, caption }) => (
               <View key={photoId} style={styles.picture} wrap={false}>
-                {stills.has(photoId) ? <Image src={stills.get(photoId)!} style={styles.pictureImage} /> : <Text style={styles.remark}>{GONE}</Text>}
+                {stills.has(photoId) ? (
+                  <Image src={stills.get(photoId)!} style={styles.pictureImage} />
+                ) : (
+                  <Text style={styles.remark}>{GONE}</Text>
+                )}
                 <Text style={styles.caption}>{caption}</Text>
               </View>
             ))}
@@ -126,7 +149,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
         </View>
       );
   }
-} // prettier-ignore
+}
 
 /** Columns are kept on one page unless they would not fit one. */
 const isLong = (columns: readonly { readonly items: readonly string[] }[]) =>
@@ -157,7 +180,10 @@ function Part({
 function TablePdf({ block }: { readonly block: Extract<Block, { kind: 'table' }> }) {
   const letters = useLetters();
   const cell = (text: string, column: number) => (
-    <Text key={column} style={block.numeric.includes(column) ? [styles.number, letters.readings] : styles.cell}>
+    <Text
+      key={column}
+      style={block.numeric.includes(column) ? [styles.number, letters.readings] : styles.cell}
+    >
       {text}
     </Text>
   );
@@ -172,13 +198,21 @@ function TablePdf({ block }: { readonly block: Extract<Block, { kind: 'table' }>
     </View>
   );
   const notes = (block.notes ?? []).map((note) => (
-    <Text key={note} style={styles.remark}>{note}</Text>
+    <Text key={note} style={styles.remark}>
+      {note}
+    </Text>
   ));
-  const parts = rows.length === 0 ? [<Text key="none">Nothing was logged.</Text>] : [<View key="top">{[head, rows[0]!]}</View>, ...rows.slice(1), ...notes];
+  const parts =
+    rows.length === 0
+      ? [<Text key="none">Nothing was logged.</Text>]
+      : [<View key="top">{[head, rows[0]!]}</View>, ...rows.slice(1), ...notes];
   return <Part title={block.title} parts={parts} />;
-} // prettier-ignore
+}
 
-function FlakePdf({ severity, number }: Pick<Extract<Block, { kind: 'finding' }>, 'severity' | 'number'>) {
+function FlakePdf({
+  severity,
+  number,
+}: Pick<Extract<Block, { kind: 'finding' }>, 'severity' | 'number'>) {
   const letters = useLetters();
   const points = flakeOutline(severity, number, { x: 15, y: 15 })
     .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
@@ -186,9 +220,15 @@ function FlakePdf({ severity, number }: Pick<Extract<Block, { kind: 'finding' }>
   return (
     <Svg viewBox="0 0 30 30" style={{ width: 24, height: 24 }}>
       <Polygon points={points} {...paintOf(`flake-${severity}`)} />
-      <Text x={15} y={19.5} textAnchor="middle" fill="#ffffff" style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 } as never}>
+      <Text
+        x={15}
+        y={19.5}
+        textAnchor="middle"
+        fill="#ffffff"
+        style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 } as never}
+      >
         {String(number)}
       </Text>
     </Svg>
   );
-} // prettier-ignore
+}

@@ -1,4 +1,15 @@
-import { Circle, ClipPath, Defs, G, Path, Polygon, Polyline, Rect, Svg, Text } from '@react-pdf/renderer'; // prettier-ignore
+import {
+  Circle,
+  ClipPath,
+  Defs,
+  G,
+  Path,
+  Polygon,
+  Polyline,
+  Rect,
+  Svg,
+  Text,
+} from '@react-pdf/renderer';
 import type { Material } from '#core/log/vocabulary';
 import type { Section } from '#core/section/build';
 import { MATERIAL_TILES, pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
@@ -12,10 +23,19 @@ const list = (points: readonly Point[]) => points.map(({ x, y }) => `${n(x)},${n
 type Drawn = Pick<Section, 'width' | 'height' | 'primitives'>;
 
 /** Prints the Section as vectors: the other printer of the same primitives. */
-export function SectionPdf({ section, widthPt }: { readonly section: Drawn; readonly widthPt: number }) {
+export function SectionPdf({
+  section,
+  widthPt,
+}: {
+  readonly section: Drawn;
+  readonly widthPt: number;
+}) {
   const heightPt = (section.height / section.width) * widthPt;
   return (
-    <Svg viewBox={`0 0 ${section.width} ${section.height}`} style={{ width: widthPt, height: heightPt }}>
+    <Svg
+      viewBox={`0 0 ${section.width} ${section.height}`}
+      style={{ width: widthPt, height: heightPt }}
+    >
       <Defs>
         {section.primitives.map((primitive, index) =>
           isPatterned(primitive) ? (
@@ -31,12 +51,13 @@ export function SectionPdf({ section, widthPt }: { readonly section: Drawn; read
       ))}
     </Svg>
   );
-} // prettier-ignore
+}
 
 type Filled = Extract<Primitive, { shape: 'polygon' }>;
 type Patterned = Filled & { readonly role: 'unseen' | `pipe-fill-${Material}` };
 const isPatterned = (primitive: Primitive): primitive is Patterned =>
-  primitive.shape === 'polygon' && (primitive.role === 'unseen' || materialOf(primitive.role) !== null); // prettier-ignore
+  primitive.shape === 'polygon' &&
+  (primitive.role === 'unseen' || materialOf(primitive.role) !== null);
 
 function Shape({ primitive, index }: { readonly primitive: Primitive; readonly index: number }) {
   const letters = useLetters();
@@ -47,40 +68,82 @@ function Shape({ primitive, index }: { readonly primitive: Primitive; readonly i
     case 'polyline':
       return <Polyline points={list(primitive.points)} fill="none" {...paintOf(primitive.role)} />;
     case 'circle':
-      return <Circle cx={n(primitive.center.x)} cy={n(primitive.center.y)} r={primitive.radius} {...paintOf(primitive.role)} />; // prettier-ignore
+      return (
+        <Circle
+          cx={n(primitive.center.x)}
+          cy={n(primitive.center.y)}
+          r={primitive.radius}
+          {...paintOf(primitive.role)}
+        />
+      );
     case 'text': {
       const { fontSize, fill, isBold, isReading } = LETTERING[primitive.role];
-      const style = { fontSize, ...(isReading ? letters.readings : letters.words), fontWeight: isBold ? 700 : 400 } as const; // prettier-ignore
+      const style = {
+        fontSize,
+        ...(isReading ? letters.readings : letters.words),
+        fontWeight: isBold ? 700 : 400,
+      } as const;
       return (
-        <Text x={n(primitive.at.x)} y={n(primitive.at.y)} textAnchor={primitive.anchor} fill={fill} style={style as never}>
+        <Text
+          x={n(primitive.at.x)}
+          y={n(primitive.at.y)}
+          textAnchor={primitive.anchor}
+          fill={fill}
+          style={style as never}
+        >
           {primitive.text}
         </Text>
-      ); // prettier-ignore
+      );
     }
   }
 }
 
 /** A shape filled with the tiles of its pattern, cut to its outline: the page's SVG has patterns, paper has not. */
-function Pattern({ primitive: { points, role }, index }: { readonly primitive: Patterned; readonly index: number }) {
+function Pattern({
+  primitive: { points, role },
+  index,
+}: {
+  readonly primitive: Patterned;
+  readonly index: number;
+}) {
   const material = materialOf(role);
   const tile = material === null ? UNSEEN_TILE : MATERIAL_TILES[material];
   const [ground, mark] = material === null ? [null, INK] : TONES[MATERIAL_TILES[material].tone];
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
-  const [left, top] = [Math.floor(Math.min(...xs) / tile.width), Math.floor(Math.min(...ys) / tile.height)];
-  const [right, bottom] = [Math.ceil(Math.max(...xs) / tile.width), Math.ceil(Math.max(...ys) / tile.height)];
-  const places = Array.from({ length: Math.max(0, right - left) }, (_, column) => left + column).flatMap((column) =>
-    Array.from({ length: Math.max(0, bottom - top) }, (_, row) => [column * tile.width, (top + row) * tile.height] as const),
+  const [left, top] = [
+    Math.floor(Math.min(...xs) / tile.width),
+    Math.floor(Math.min(...ys) / tile.height),
+  ];
+  const [right, bottom] = [
+    Math.ceil(Math.max(...xs) / tile.width),
+    Math.ceil(Math.max(...ys) / tile.height),
+  ];
+  const places = Array.from(
+    { length: Math.max(0, right - left) },
+    (_, column) => left + column,
+  ).flatMap((column) =>
+    Array.from(
+      { length: Math.max(0, bottom - top) },
+      (_, row) => [column * tile.width, (top + row) * tile.height] as const,
+    ),
   );
   return (
     <>
       {ground && <Polygon points={list(points)} fill={ground} />}
       <G clipPath={`url(#clip-${index})`}>
         {tile.strokes.length > 0 && (
-          <Path d={places.map(([x, y]) => pathOfStrokes(tile.strokes, x, y)).join('')} stroke={mark} strokeWidth={material === null ? 1.6 : 1.2} fill="none" />
+          <Path
+            d={places.map(([x, y]) => pathOfStrokes(tile.strokes, x, y)).join('')}
+            stroke={mark}
+            strokeWidth={material === null ? 1.6 : 1.2}
+            fill="none"
+          />
         )}
-        {tile.dots.length > 0 && <Path d={places.map(([x, y]) => pathOfDots(tile.dots, x, y)).join('')} fill={mark} />}
+        {tile.dots.length > 0 && (
+          <Path d={places.map(([x, y]) => pathOfDots(tile.dots, x, y)).join('')} fill={mark} />
+        )}
       </G>
     </>
   );
-} // prettier-ignore
+}

@@ -31,7 +31,11 @@ export const TONES: Readonly<Record<Tone, readonly [ground: string, mark: string
   unknown: ['#e3ded2', '#a49d8c'],
 };
 
-const line = (stroke: string, strokeWidth: number, more: Paint = {}): Paint => ({ stroke, strokeWidth, ...more }); // prettier-ignore
+const line = (stroke: string, strokeWidth: number, more: Paint = {}): Paint => ({
+  stroke,
+  strokeWidth,
+  ...more,
+});
 
 const PAINTS: Partial<Record<Role, Paint>> = {
   'soil-above': { fill: '#e6dac2' },
@@ -72,7 +76,12 @@ export const materialOf = (role: Role): Material | null =>
   (/^pipe-fill-(.+)$/.exec(role)?.[1] as Material | undefined) ?? null;
 
 type TextPrimitive = Extract<Primitive, { shape: 'text' }>;
-type Lettering = { readonly fontSize: number; readonly fill: string; readonly isBold: boolean; readonly isReading?: boolean }; // prettier-ignore
+type Lettering = {
+  readonly fontSize: number;
+  readonly fill: string;
+  readonly isBold: boolean;
+  readonly isReading?: boolean;
+};
 
 /** How each kind of label is set. */
 export const LETTERING: Readonly<Record<TextPrimitive['role'], Lettering>> = {

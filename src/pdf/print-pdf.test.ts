@@ -8,23 +8,48 @@ import { buildSection } from '#core/section/build';
 import { DEMO_NAMES, demoInspection } from '#core/testing/demo-inspections';
 import { printPdf } from './print-pdf';
 
-async function printed(name: string, reader: Reader, more: Partial<Parameters<typeof printPdf>[0]> = {}) {
+async function printed(
+  name: string,
+  reader: Reader,
+  more: Partial<Parameters<typeof printPdf>[0]> = {},
+) {
   const derived = derive(demoInspection(name));
-  const wishes = { title: name, author: 'R. Vale', blocks: composeDocuments(derived)[reader], section: buildSection(derived, { width: 760, height: 232 }), paper: 'letter', footer: 'Draft', stills: new Map(), at: new Date(0) } as const;
+  const wishes = {
+    title: name,
+    author: 'R. Vale',
+    blocks: composeDocuments(derived)[reader],
+    section: buildSection(derived, { width: 760, height: 232 }),
+    paper: 'letter',
+    footer: 'Draft',
+    stills: new Map(),
+    at: new Date(0),
+  } as const;
   return printPdf({ ...wishes, ...more });
-} // prettier-ignore
+}
 
 async function read(bytes: Buffer) {
-  const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: VerbosityLevel.ERRORS, useSystemFonts: false }).promise; // prettier-ignore
+  const pdf = await getDocument({
+    data: new Uint8Array(bytes),
+    verbosity: VerbosityLevel.ERRORS,
+    useSystemFonts: false,
+  }).promise;
   const pages = await Promise.all(
     Array.from({ length: pdf.numPages }, async (_, index) => {
       const page = await pdf.getPage(index + 1);
       const { items } = await page.getTextContent();
-      const text = items.map((item) => ('str' in item ? item.str : '')).join(' ').replace(/\s+/g, ' ');
+      const text = items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' ');
       return { text, width: page.view[2]!, height: page.view[3]! };
     }),
-  ); // prettier-ignore
-  return { pages, text: pages.map(({ text }) => text).join(' '), outline: await pdf.getOutline(), meta: await pdf.getMetadata() }; // prettier-ignore
+  );
+  return {
+    pages,
+    text: pages.map(({ text }) => text).join(' '),
+    outline: await pdf.getOutline(),
+    meta: await pdf.getMetadata(),
+  };
 }
 
 const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
@@ -36,7 +61,8 @@ describe('a document on paper', () => {
     for (const block of blocks) {
       if (block.kind === 'headline') expect(text).toContain(plain(block.text));
       if (block.kind === 'finding') expect(text).toContain(plain(block.title));
-      if (block.kind === 'list') for (const item of block.items) expect(text).toContain(plain(item).slice(0, 60)); // prettier-ignore
+      if (block.kind === 'list')
+        for (const item of block.items) expect(text).toContain(plain(item).slice(0, 60));
     }
     pages.forEach((page, index) => {
       expect(page.text).toContain(`Page ${index + 1} of ${pages.length}`);
@@ -53,7 +79,9 @@ describe('a document on paper', () => {
   });
 
   it('has bookmarks, a title and a language', async () => {
-    const { outline, meta } = await read(await printed('alder-bend', 'buyer', { title: 'The report' })); // prettier-ignore
+    const { outline, meta } = await read(
+      await printed('alder-bend', 'buyer', { title: 'The report' }),
+    );
     expect(JSON.stringify(outline)).toContain('What to do first');
     expect(meta.info).toMatchObject({ Title: 'The report', Language: 'en-US' });
   });
@@ -71,24 +99,33 @@ describe('a document on paper', () => {
     ];
     const long = 'x'.repeat(400);
     const blocks: Block[] = [{ kind: 'list', title: 'T', items: [...names, long] }];
-    const { text } = await read(await printed('alder-bend', 'buyer', { blocks, footer: names.join(' ') })); // prettier-ignore
+    const { text } = await read(
+      await printed('alder-bend', 'buyer', { blocks, footer: names.join(' ') }),
+    );
     // What stands between words is not compared: each font has a space of its own.
     const printedText = text.replace(/[^\p{L}\p{M}\p{N}′″]/gu, '').normalize('NFC');
     for (const name of names)
-      expect(printedText).toContain(name.replace(/\s/g, '').normalize('NFC')); // prettier-ignore
+      expect(printedText).toContain(name.replace(/\s/g, '').normalize('NFC'));
     expect(printedText.match(/x/g)!.length).toBeGreaterThanOrEqual(400);
   });
 
   it('prints right-to-left names, and shows what would turn its own words round', async () => {
-    const blocks: Block[] = [{ kind: 'list', title: 'T', items: [plainText('For R. \u202Evalue of the house')] }, { kind: 'list', title: 'U', items: ['שלום', 'محمد'] }]; // prettier-ignore
-    const { text } = await read(await printed('alder-bend', 'buyer', { blocks, footer: '\u202Edraft' })); // prettier-ignore
+    const blocks: Block[] = [
+      { kind: 'list', title: 'T', items: [plainText('For R. \u202Evalue of the house')] },
+      { kind: 'list', title: 'U', items: ['שלום', 'محمد'] },
+    ];
+    const { text } = await read(
+      await printed('alder-bend', 'buyer', { blocks, footer: '\u202Edraft' }),
+    );
     expect(text).toContain('For R. [U+202E]value of the house');
     expect(text.replace(/\s/g, '')).toContain('[U+202E]draft');
     expect(text.replace(/\s/g, '')).toMatch(/שלום|םולש/);
   });
 
   it('keeps script and strange letters as text', async () => {
-    const blocks: Block[] = [{ kind: 'list', title: 'T', items: ['<script>alert(1)</script> Łódź “é” ½ × −'] }]; // prettier-ignore
+    const blocks: Block[] = [
+      { kind: 'list', title: 'T', items: ['<script>alert(1)</script> Łódź “é” ½ × −'] },
+    ];
     const { text } = await read(await printed('alder-bend', 'buyer', { blocks }));
     // Where the font changes, a reader may see a space.
     expect(text.replace(/\s/g, '')).toContain('<script>alert(1)</script>Łódź“é”½×−');

@@ -27,24 +27,48 @@ const WIDTHS: Readonly<Record<Paper, number>> = { letter: 612 - 96, a4: 595.28 -
 /** Prints a document's blocks as PDF: fonts embedded, text as text, drawings as vectors, pages numbered. */
 export async function printPdf(wishes: PdfWishes): Promise<Buffer> {
   const { blocks, section, paper, stills, at } = wishes;
-  const [title, author, footer] = [wishes.title, wishes.author, wishes.footer].map(plainText) as [string, string, string]; // prettier-ignore
+  const [title, author, footer] = [wishes.title, wishes.author, wishes.footer].map(plainText) as [
+    string,
+    string,
+    string,
+  ];
   const drawn = section.primitives.map((one) => (one.shape === 'text' ? one.text : '')).join('');
   const families = familiesFor(`${title}${footer}${drawn}${JSON.stringify(blocks)}`);
   return renderToBuffer(
-    <Document title={title} author={author} language="en-US" creator="Chert" producer="Chert" creationDate={at} modificationDate={at} pageMode="useOutlines" pdfVersion="1.7">
-      <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={[styles.page, { fontFamily: [...families.words] as never }]} bookmark={{ title, fit: true }}>
+    <Document
+      title={title}
+      author={author}
+      language="en-US"
+      creator="Chert"
+      producer="Chert"
+      creationDate={at}
+      modificationDate={at}
+      pageMode="useOutlines"
+      pdfVersion="1.7"
+    >
+      <Page
+        size={paper === 'a4' ? 'A4' : 'LETTER'}
+        style={[styles.page, { fontFamily: [...families.words] as never }]}
+        bookmark={{ title, fit: true }}
+      >
         <View style={styles.footer} fixed>
           <Text>{footer}</Text>
           <Text render={({ pageNumber, totalPages }) => `Page ${pageNumber} of ${totalPages}`} />
         </View>
         <View style={styles.body}>
-        <FamiliesOf value={families}>
-        {blocks.map((block, index) => (
-          <BlockPdf key={index} block={block} section={section} widthPt={WIDTHS[paper]} stills={stills} />
-        ))}
-        </FamiliesOf>
+          <FamiliesOf value={families}>
+            {blocks.map((block, index) => (
+              <BlockPdf
+                key={index}
+                block={block}
+                section={section}
+                widthPt={WIDTHS[paper]}
+                stills={stills}
+              />
+            ))}
+          </FamiliesOf>
         </View>
       </Page>
     </Document>,
   );
-} // prettier-ignore
+}

@@ -74,8 +74,13 @@ describe('facts of several devices', () => {
     send('two', [year(1985)], { base });
     expect(facts().property.yearBuilt).toBe(1985);
     expect(listOverwritten(db, JOB)).toMatchObject([
-      { path: ['property', 'yearBuilt'], value: 1985, device: 'two', over: { value: 1950, device: 'one' } },
-    ]); // prettier-ignore
+      {
+        path: ['property', 'yearBuilt'],
+        value: 1985,
+        device: 'two',
+        over: { value: 1950, device: 'one' },
+      },
+    ]);
     // Who has seen the other's word changes it knowingly.
     send('one', [year(1962)]);
     expect(listOverwritten(db, JOB)).toHaveLength(1);
@@ -106,9 +111,21 @@ describe('facts of several devices', () => {
     const before = loadStored(db, JOB)!;
     const bad = () =>
       send('one', [bathrooms(2), { path: ['property', 'yearBuilt'], value: 'old' }]);
-    expect(bad).toThrow(expect.objectContaining({ status: 400, faults: [expect.objectContaining({ path: 'property.yearBuilt' })] }) as never); // prettier-ignore
+    expect(bad).toThrow(
+      expect.objectContaining({
+        status: 400,
+        faults: [expect.objectContaining({ path: 'property.yearBuilt' })],
+      }) as never,
+    );
     expect(loadStored(db, JOB)).toEqual(before);
-    expect(() => storeEdits(db, 'nix', { id: 'x', device: 'd', saidAt: now(), base: 1, edits: [year(1)] }, now())).toThrow(expect.objectContaining({ status: 404 }) as never); // prettier-ignore
+    expect(() =>
+      storeEdits(
+        db,
+        'nix',
+        { id: 'x', device: 'd', saidAt: now(), base: 1, edits: [year(1)] },
+        now(),
+      ),
+    ).toThrow(expect.objectContaining({ status: 404 }) as never);
   });
 
   it('cannot be edited or deleted where they are taken down', () => {
@@ -124,9 +141,23 @@ describe('a second run begun on two devices at once', () => {
     const run = (id: string) => ({ ...setupOf(alder.runs[0]!), id, label: 'R2' });
     const access = (id: string) => ({ ...alder.accessPoints[0]!, id, label: 'Q' });
     for (const device of ['one', 'two']) {
-      const outcome = send(device, [{ path: ['accessPoints', `access-${device}`], value: access(`access-${device}`) }, { path: ['runs', `run-${device}`], value: run(`run-${device}`) }], { base }); // prettier-ignore
+      const outcome = send(
+        device,
+        [
+          { path: ['accessPoints', `access-${device}`], value: access(`access-${device}`) },
+          { path: ['runs', `run-${device}`], value: run(`run-${device}`) },
+        ],
+        { base },
+      );
       expect(outcome.isOtherwise).toBe(device === 'two');
-      const note: Entry = { id: 'n1', at: now(), pass: 'out', readingFt: 1, kind: 'note', note: device }; // prettier-ignore
+      const note: Entry = {
+        id: 'n1',
+        at: now(),
+        pass: 'out',
+        readingFt: 1,
+        kind: 'note',
+        note: device,
+      };
       logEntries(db, JOB, `run-${device}`, [note], now());
     }
     const { runs, accessPoints } = facts();
@@ -138,13 +169,26 @@ describe('a second run begun on two devices at once', () => {
   });
 
   it('makes neither its reference: the run that reached the main is the line', () => {
-    storeInspection(db, { ...demoInspection('mill-street'), job: { ...demoInspection('mill-street').job, id: 'new' } }, now()); // prettier-ignore
+    storeInspection(
+      db,
+      {
+        ...demoInspection('mill-street'),
+        job: { ...demoInspection('mill-street').job, id: 'new' },
+      },
+      now(),
+    );
     const value = setupOf(alder.runs[0]!);
-    const sent = (id: string, edits: readonly Edit[]) => storeEdits(db, 'new', { id, device: 'one', saidAt: now(), base: 1, edits }, now()); // prettier-ignore
+    const sent = (id: string, edits: readonly Edit[]) =>
+      storeEdits(db, 'new', { id, device: 'one', saidAt: now(), base: 1, edits }, now());
     sent('a', [{ path: ['accessPoints', 'A'], value: alder.accessPoints[0] }]);
-    for (const id of ['R7', 'R8']) sent(id, [{ path: ['runs', id], value: { ...value, id, accessPointId: 'A' } }]); // prettier-ignore
-    expect(loadInspection(db, 'new')!.runs.map(({ id }) => id)).toEqual(expect.arrayContaining(['R7', 'R8'])); // prettier-ignore
-    expect(loadInspection(db, 'new')!.job.referenceRunId).toBe(demoInspection('mill-street').job.referenceRunId); // prettier-ignore
+    for (const id of ['R7', 'R8'])
+      sent(id, [{ path: ['runs', id], value: { ...value, id, accessPointId: 'A' } }]);
+    expect(loadInspection(db, 'new')!.runs.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['R7', 'R8']),
+    );
+    expect(loadInspection(db, 'new')!.job.referenceRunId).toBe(
+      demoInspection('mill-street').job.referenceRunId,
+    );
   });
 });
 
@@ -152,13 +196,20 @@ describe('the server’s own edits', () => {
   it('are laid over the job as it stands, not as it was read', () => {
     send('one', [year(1950)]);
     const numbers = { id: 'issued-numbers', kind: 'issued-numbers', reason: '', numbers: { F: 1 } };
-    storeOwnEdits(db, JOB, [{ path: ['decisions', numbers.id], value: numbers }], { id: 'i', now: now() }); // prettier-ignore
+    storeOwnEdits(db, JOB, [{ path: ['decisions', numbers.id], value: numbers }], {
+      id: 'i',
+      now: now(),
+    });
     send('two', [bathrooms(3)], { base: 1 });
     expect(facts().property).toMatchObject({ yearBuilt: 1950, bathrooms: 3 });
     expect(valueAt(facts(), ['decisions', numbers.id])).toEqual(numbers);
     expect(facts()).toEqual(
-      applyEdits(alder, [year(1950), { path: ['decisions', numbers.id], value: numbers }, bathrooms(3)]),
-    ); // prettier-ignore
+      applyEdits(alder, [
+        year(1950),
+        { path: ['decisions', numbers.id], value: numbers },
+        bathrooms(3),
+      ]),
+    );
   });
 });
 

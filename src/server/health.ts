@@ -50,7 +50,9 @@ export function lookAtHealth(open: () => Database, dataFolder: string, nowMs: nu
     troubles.push(`Stills cannot be written: ${why(error)}.`);
   }
   if (clockBehindMs > BEHIND_TOLD_MS)
-    troubles.push('The clock of this machine was set back. Set it right: links expire by the later time.'); // prettier-ignore
+    troubles.push(
+      'The clock of this machine was set back. Set it right: links expire by the later time.',
+    );
   return {
     ok: troubles.length === 0,
     troubles,

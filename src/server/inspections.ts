@@ -78,7 +78,15 @@ export function storeInspection(db: Database, file: Inspection, now: string): St
  */
 export function storeDifference(db: Database, before: Inspection, after: Inspection): void {
   const { format: _f, version: _v, job, property, accessPoints, runs, ...rest } = after;
-  const { format: _g, version: _w, job: oldJob, property: oldProperty, accessPoints: oldAccess, runs: oldRuns, ...oldRest } = before; // prettier-ignore
+  const {
+    format: _g,
+    version: _w,
+    job: oldJob,
+    property: oldProperty,
+    accessPoints: oldAccess,
+    runs: oldRuns,
+    ...oldRest
+  } = before;
   const isSame = job === oldJob && property === oldProperty && sameFields(rest, oldRest);
   if (!isSame) updateJob(db, job.id, { job: { ...job }, property: { ...property }, rest });
   for (const access of accessPoints)

@@ -49,13 +49,15 @@ const NUMBERS = 'issued-numbers';
 function nowOf(inspection: Inspection, nowMs: number): string {
   const offset = /([+-]\d{2}:\d{2}|Z)$/.exec(inspection.job.scheduledFor)?.[1] ?? 'Z';
   const zone = offset === 'Z' ? 'UTC' : offset;
-  return Temporal.Instant.fromEpochMilliseconds(Math.floor(nowMs / 1000) * 1000).toString({ timeZone: zone }); // prettier-ignore
+  return Temporal.Instant.fromEpochMilliseconds(Math.floor(nowMs / 1000) * 1000).toString({
+    timeZone: zone,
+  });
 }
 
 /** "6 November 2026, 14:05". */
 function sayInstant(instant: string): string {
   const time = Temporal.PlainDateTime.from(instant.replace(/([+-]\d{2}:\d{2}|Z)$/, ''));
-  return `${time.day} ${time.toLocaleString('en-US', { month: 'long' })} ${time.year}, ${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`; // prettier-ignore
+  return `${time.day} ${time.toLocaleString('en-US', { month: 'long' })} ${time.year}, ${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`;
 }
 
 /** How a job stands against the earlier one that its report names; nothing where it names none. */
@@ -65,12 +67,19 @@ export function compareWithEarlier(db: Database, derived: Derived): readonly Blo
   return earlier ? composeBeforeAfter(derive(earlier), derived) : [];
 }
 
-function openPoints(derived: Derived, wish: IssueWish): readonly { code: string; message: string }[] {
+function openPoints(
+  derived: Derived,
+  wish: IssueWish,
+): readonly { code: string; message: string }[] {
   const open = derived.checks
     .filter(({ level }) => level === 'blocker')
     .map(({ code, message }) => ({ code, message }));
   const { decisions } = derived.inspection;
-  const isStated = [wish.limits, lastLimits(decisions)?.reason, lastLeaving(decisions)?.reason].some(Boolean);
+  const isStated = [
+    wish.limits,
+    lastLimits(decisions)?.reason,
+    lastLeaving(decisions)?.reason,
+  ].some(Boolean);
   if (open.length > 0 && !isStated)
     throw new Refusal(
       409,
@@ -79,7 +88,7 @@ function openPoints(derived: Derived, wish: IssueWish): readonly { code: string;
       open.map(({ code, message }) => ({ path: code, expected: 'nothing open', got: message })),
     );
   return open;
-} // prettier-ignore
+}
 
 /** What the report goes out with, as edits: its limits, and the numbers of its findings. */
 function editsOfIssue(
@@ -137,7 +146,16 @@ export async function issueReport(
   const at = new Date(nowMs);
   const pdfs = await Promise.all(
     READERS.map(async (reader): Promise<IssuedFile> => {
-      const wishes = { title: `${frozen.title}: ${frozen.headline}`, author: inspection.job.inspector, blocks: frozen.documents[reader], section: frozen.drawings.paper, paper, footer, stills, at }; // prettier-ignore
+      const wishes = {
+        title: `${frozen.title}: ${frozen.headline}`,
+        author: inspection.job.inspector,
+        blocks: frozen.documents[reader],
+        section: frozen.drawings.paper,
+        paper,
+        footer,
+        stills,
+        at,
+      };
       return { name: `${reader}.pdf`, type: PDF, bytes: await print(wishes) };
     }),
   );

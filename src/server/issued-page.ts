@@ -21,7 +21,10 @@ export function readIssued(
   query: { readonly number: string | null; readonly reader: string | null },
 ): IssuedShown | null {
   const versions = listIssued(db, jobId);
-  const version = query.number === null ? versions[0] : versions.find(({ number }) => String(number) === query.number); // prettier-ignore
+  const version =
+    query.number === null
+      ? versions[0]
+      : versions.find(({ number }) => String(number) === query.number);
   const reader = query.reader === null ? 'buyer' : READERS.find((one) => one === query.reader);
   if (!version || !reader) return null;
   const frozen = loadFrozen(db, jobId, version.number);

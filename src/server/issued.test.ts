@@ -1,13 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import type { Database } from 'better-sqlite3';
-import { unzipSync, zipSync } from 'fflate';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { writeInspectionFile } from '#core/formats/inspection-file';
 import type { Inspection } from '#core/job/inspection';
 import { demoInspection } from '#core/testing/demo-inspections';
-import { openDatabase } from './database';
 import { findAttachment, listOutbox, simulatedOutbox } from './delivery/outbox';
 import { type IssueWish, issueReport, type Print } from './issue-report';
 import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
@@ -17,27 +11,17 @@ import { listEarlier } from './jobs';
 import { storeMedia } from './media';
 import { createShare, findShared, listShares, revokeShare } from './shares';
 import { hashOfStill } from './stills';
-import { packJob, unpackJob } from './zip';
-
+import { freshDatabase } from './testing/fresh-database';
+import { PNG, withStill } from './testing/with-still';
 const NOW = '2026-11-06T22:05:30.500Z';
 const NOW_MS = Date.parse(NOW);
-const PNG = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3, 4]);
-let folder: string;
-let db: Database;
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'chert-'));
-  db = openDatabase(join(folder, 'chert.db'));
-});
-afterEach(() => {
-  db.close();
-  rmSync(folder, { recursive: true });
-});
+const its = freshDatabase();
 
 let changes = 0;
 /** Sets a field of the job as a device would. */
 const set = (path: readonly string[], value: unknown) =>
   storeEdits(
-    db,
+    its.db,
     JOB,
     { id: `c${(changes += 1)}`, device: 'D', saidAt: NOW, base: 1, edits: [{ path, value }] },
     NOW,
@@ -46,24 +30,32 @@ const set = (path: readonly string[], value: unknown) =>
 /** A printer that prints only what can be told apart: the real one has tests of its own. */
 const print: Print = async ({ title, footer, blocks, stills }) =>
   Buffer.from(JSON.stringify([title, footer, blocks.length, [...stills.keys()]]));
-const put = (inspection: Inspection) => storeInspection(db, inspection, '2026-11-03T00:00:00Z');
+const put = (inspection: Inspection) => storeInspection(its.db, inspection, '2026-11-03T00:00:00Z');
 const issue = (jobId: string, wish: Partial<IssueWish> = {}) =>
-  issueReport(db, folder, jobId, { reason: '', limits: '', ...wish }, print, NOW_MS);
+  issueReport(its.db, its.folder, jobId, { reason: '', limits: '', ...wish }, print, NOW_MS);
 const verify = (jobId: string, number: number) =>
-  verifyIssued(db, jobId, number, hashOfStill(db, folder, jobId));
+  verifyIssued(its.db, jobId, number, hashOfStill(its.db, its.folder, jobId));
 /** The database as somebody with the file in hand can write it. */
 const tamper = (sql: string, ...values: unknown[]) => {
-  for (const name of ['issued_are_never_edited', 'issued_files_are_never_edited', 'issued_files_are_never_deleted']) db.exec(`DROP TRIGGER IF EXISTS ${name}`); // prettier-ignore
-  db.prepare(sql).run(...values);
+  for (const name of [
+    'issued_are_never_edited',
+    'issued_files_are_never_edited',
+    'issued_files_are_never_deleted',
+  ])
+    its.db.exec(`DROP TRIGGER IF EXISTS ${name}`);
+  its.db.prepare(sql).run(...values);
 };
 
 const alder = demoInspection('alder-bend');
 const JOB = alder.job.id;
-const withStill: Inspection = {
-  ...alder,
-  runs: alder.runs.map((run) => ({ ...run, entries: run.entries.map((entry) => (entry.kind === 'defect' ? { ...entry, photoIds: ['p1'] } : entry)) })),
-}; // prettier-ignore
-const keepStill = () => storeMedia(db, folder, { jobId: JOB, id: 'p1' }, { type: 'image/png', bytes: PNG }, 'now'); // prettier-ignore
+const keepStill = () =>
+  storeMedia(
+    its.db,
+    its.folder,
+    { jobId: JOB, id: 'p1' },
+    { type: 'image/png', bytes: PNG },
+    'now',
+  );
 
 describe('issuing', () => {
   it('freezes tree, PDFs, calendar and inspection file under one seal, in the job’s own time', async () => {
@@ -71,38 +63,53 @@ describe('issuing', () => {
     const issued = await issue(JOB);
     expect(issued).toMatchObject({ number: 1, issuedAt: '2026-11-06T14:05:30-08:00', reason: '' });
     expect(issued.seal).toMatch(/^[0-9a-f]{64}$/);
-    for (const name of ['report.json', 'inspection.chert.json', 'calendar.ics', 'buyer.pdf', 'agent.pdf', 'contractor.pdf'])
-      expect(findIssuedFile(db, JOB, 1, name)!.bytes.length).toBeGreaterThan(20); // prettier-ignore
-    expect(loadFrozen(db, JOB, 1)!.headline).toBe(issued.headline);
-    expect(findIssuedFile(db, JOB, 1, 'inspection.chert.json')!.bytes.toString()).toBe(writeInspectionFile(loadInspection(db, JOB)!)); // prettier-ignore
+    for (const name of [
+      'report.json',
+      'inspection.chert.json',
+      'calendar.ics',
+      'buyer.pdf',
+      'agent.pdf',
+      'contractor.pdf',
+    ])
+      expect(findIssuedFile(its.db, JOB, 1, name)!.bytes.length).toBeGreaterThan(20);
+    expect(loadFrozen(its.db, JOB, 1)!.headline).toBe(issued.headline);
+    expect(findIssuedFile(its.db, JOB, 1, 'inspection.chert.json')!.bytes.toString()).toBe(
+      writeInspectionFile(loadInspection(its.db, JOB)!),
+    );
     expect(verify(JOB, 1)).toEqual([]);
   });
 
   it('keeps the numbers of findings, whatever is logged later', async () => {
     put(alder);
     await issue(JOB);
-    const [decision] = loadInspection(db, JOB)!.decisions as unknown as { numbers: object }[];
+    const [decision] = loadInspection(its.db, JOB)!.decisions as unknown as { numbers: object }[];
     expect(Object.values(decision!.numbers).sort()).toEqual([1, 2, 3, 4, 5, 6]);
   });
 
   it('is refused while something holds it back, unless the reason is stated; the report prints it', async () => {
     const tern = demoInspection('tern-street');
     put(tern);
-    await expect(issue(tern.job.id)).rejects.toMatchObject({ status: 409, code: 'open-points', faults: [{ path: 'tie-misfit' }] }); // prettier-ignore
-    expect(listIssued(db, tern.job.id)).toEqual([]);
+    await expect(issue(tern.job.id)).rejects.toMatchObject({
+      status: 409,
+      code: 'open-points',
+      faults: [{ path: 'tie-misfit' }],
+    });
+    expect(listIssued(its.db, tern.job.id)).toEqual([]);
     await issue(tern.job.id, { limits: 'the buyer needs it today' });
-    const text = JSON.stringify(loadFrozen(db, tern.job.id, 1)!.documents.buyer);
-    expect(text).toContain('This report goes out with open points. The reason given: the buyer needs it today.'); // prettier-ignore
+    const text = JSON.stringify(loadFrozen(its.db, tern.job.id, 1)!.documents.buyer);
+    expect(text).toContain(
+      'This report goes out with open points. The reason given: the buyer needs it today.',
+    );
   });
 
   it('is amended by a new version that says what changed; the old one stays as it was', async () => {
     put(alder);
     await issue(JOB);
-    const old = findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString();
+    const old = findIssuedFile(its.db, JOB, 1, 'report.json')!.bytes.toString();
     set(['settings', 'report', 'prices'], false);
     await expect(issue(JOB)).rejects.toMatchObject({ code: 'no-reason' });
     await issue(JOB, { reason: 'the client wants no prices' });
-    const [, , changes] = loadFrozen(db, JOB, 2)!.documents.buyer;
+    const [, , changes] = loadFrozen(its.db, JOB, 2)!.documents.buyer;
     expect(changes).toMatchObject({
       kind: 'list',
       title: 'Version 2: what changed since version 1',
@@ -110,8 +117,8 @@ describe('issuing', () => {
     const items = (changes as unknown as { items: string[] }).items;
     expect(items[0]).toBe('the client wants no prices.');
     expect(items).toContain('Finding 3: no price, was $4.8k–12k, with 1.');
-    expect(findIssuedFile(db, JOB, 1, 'report.json')!.bytes.toString()).toBe(old);
-    expect(listIssued(db, JOB).map(({ number }) => number)).toEqual([2, 1]);
+    expect(findIssuedFile(its.db, JOB, 1, 'report.json')!.bytes.toString()).toBe(old);
+    expect(listIssued(its.db, JOB).map(({ number }) => number)).toEqual([2, 1]);
     expect([verify(JOB, 1), verify(JOB, 2)]).toEqual([[], []]);
   });
 
@@ -121,17 +128,25 @@ describe('issuing', () => {
       set(['job', 'client'], 'Somebody else');
       return print(wishes);
     };
-    await expect(issueReport(db, folder, JOB, { reason: '', limits: '' }, meddle, NOW_MS)).rejects.toMatchObject({ code: 'changed-meanwhile' }); // prettier-ignore
-    expect(listIssued(db, JOB)).toEqual([]);
+    await expect(
+      issueReport(its.db, its.folder, JOB, { reason: '', limits: '' }, meddle, NOW_MS),
+    ).rejects.toMatchObject({ code: 'changed-meanwhile' });
+    expect(listIssued(its.db, JOB)).toEqual([]);
   });
 
   it('holds a look against an earlier one on the same property', async () => {
     put(alder);
-    const later = { ...alder, job: { ...alder.job, id: 'later', scheduledFor: '2027-02-01T09:00:00-08:00' }, settings: { report: { comparedWith: JOB } } }; // prettier-ignore
+    const later = {
+      ...alder,
+      job: { ...alder.job, id: 'later', scheduledFor: '2027-02-01T09:00:00-08:00' },
+      settings: { report: { comparedWith: JOB } },
+    };
     put(later);
-    expect([listEarlier(db, 'later'), listEarlier(db, JOB)]).toEqual([[JOB], []]);
+    expect([listEarlier(its.db, 'later'), listEarlier(its.db, JOB)]).toEqual([[JOB], []]);
     await issue('later');
-    expect(JSON.stringify(loadFrozen(db, 'later', 1)!.documents.buyer)).toContain('Before and after: since 3 November 2026'); // prettier-ignore
+    expect(JSON.stringify(loadFrozen(its.db, 'later', 1)!.documents.buyer)).toContain(
+      'Before and after: since 3 November 2026',
+    );
   });
 });
 
@@ -145,32 +160,51 @@ describe('a frozen version', () => {
       "UPDATE issued_files SET bytes = x'00'",
       'DELETE FROM issued_files',
     ])
-      // prettier-ignore
-      expect(() => db.exec(sql)).toThrow(/frozen/);
+      expect(() => its.db.exec(sql)).toThrow(/frozen/);
   });
 
   it.each<[string, string, unknown[], RegExp]>([
-    ['a letter of the tree', "UPDATE issued_files SET bytes = CAST(replace(CAST(bytes AS TEXT), 'Repair two', 'Repair one') AS BLOB) WHERE name = 'report.json'", [], /report\.json has been changed/],
-    ['a file and its hash with it', "UPDATE issued_files SET bytes = x'00', sha256 = '6e340b9cffb37a989ca544e6bb780a2c78901d3fb33738768511a30617afa01d' WHERE name = 'buyer.pdf'", [], /not those of its seal/],
-    ['the time of issue', "UPDATE issued SET issued_at = '2026-11-01T00:00:00Z'", [], /not those of its seal/],
-    ['a file left out', "DELETE FROM issued_files WHERE name = 'agent.pdf'", [], /not those of its seal/],
+    [
+      'a letter of the tree',
+      "UPDATE issued_files SET bytes = CAST(replace(CAST(bytes AS TEXT), 'Repair two', 'Repair one') AS BLOB) WHERE name = 'report.json'",
+      [],
+      /report\.json has been changed/,
+    ],
+    [
+      'a file and its hash with it',
+      "UPDATE issued_files SET bytes = x'00', sha256 = '6e340b9cffb37a989ca544e6bb780a2c78901d3fb33738768511a30617afa01d' WHERE name = 'buyer.pdf'",
+      [],
+      /not those of its seal/,
+    ],
+    [
+      'the time of issue',
+      "UPDATE issued SET issued_at = '2026-11-01T00:00:00Z'",
+      [],
+      /not those of its seal/,
+    ],
+    [
+      'a file left out',
+      "DELETE FROM issued_files WHERE name = 'agent.pdf'",
+      [],
+      /not those of its seal/,
+    ],
   ])('shows that it was tampered with: %s', async (_, sql, values, says) => {
     put(alder);
     await issue(JOB);
     tamper(sql, ...values);
     expect(verify(JOB, 1).join()).toMatch(says);
-  }); // prettier-ignore
+  });
 
   it('shows that a still was changed, and one that is gone', async () => {
     put(withStill);
     keepStill();
     await issue(JOB);
-    expect(loadFrozen(db, JOB, 1)!.stills.map(({ id }) => id)).toEqual(['p1']);
+    expect(loadFrozen(its.db, JOB, 1)!.stills.map(({ id }) => id)).toEqual(['p1']);
     expect(verify(JOB, 1)).toEqual([]);
-    expect(verifyIssued(db, JOB, 1, () => 'other')).toEqual([
+    expect(verifyIssued(its.db, JOB, 1, () => 'other')).toEqual([
       'a still is gone or has been changed',
     ]);
-    expect(verifyIssued(db, JOB, 1, () => null)).toHaveLength(1);
+    expect(verifyIssued(its.db, JOB, 1, () => null)).toHaveLength(1);
   });
 });
 
@@ -184,22 +218,22 @@ describe('a link', () => {
   });
   it('opens its job until it expires or is taken back, and no other secret does', () => {
     put(alder);
-    const secret = createShare(db, JOB, link('L', '2026-12-06T00:00:00.000Z'));
+    const secret = createShare(its.db, JOB, link('L', '2026-12-06T00:00:00.000Z'));
     expect(secret).toMatch(/^[\w-]{43}$/);
     const at = (day: string) => Date.parse(`${day}T00:00:00Z`);
     const other = `${secret.slice(0, -1)}${secret.endsWith('A') ? 'B' : 'A'}`;
-    expect(findShared(db, secret, at('2026-11-07'))).toEqual({ jobId: JOB, reader: 'buyer' });
-    expect(findShared(db, other, at('2026-11-07'))).toBeNull();
-    expect(findShared(db, secret, at('2026-12-06'))).toBeNull();
+    expect(findShared(its.db, secret, at('2026-11-07'))).toEqual({ jobId: JOB, reader: 'buyer' });
+    expect(findShared(its.db, other, at('2026-11-07'))).toBeNull();
+    expect(findShared(its.db, secret, at('2026-12-06'))).toBeNull();
     // The machine's clock is set back: what has expired stays expired.
-    expect(findShared(db, secret, at('2026-11-07'))).toBeNull();
-    const later = createShare(db, JOB, link('M', '2027-12-06T00:00:00.000Z'));
-    expect(findShared(db, later, at('2026-12-07'))).not.toBeNull();
-    expect(revokeShare(db, JOB, 'M', '2026-12-08')).toBe(true);
-    expect(revokeShare(db, JOB, 'M', '2026-12-08')).toBe(false);
-    expect(findShared(db, later, at('2026-12-09'))).toBeNull();
+    expect(findShared(its.db, secret, at('2026-11-07'))).toBeNull();
+    const later = createShare(its.db, JOB, link('M', '2027-12-06T00:00:00.000Z'));
+    expect(findShared(its.db, later, at('2026-12-07'))).not.toBeNull();
+    expect(revokeShare(its.db, JOB, 'M', '2026-12-08')).toBe(true);
+    expect(revokeShare(its.db, JOB, 'M', '2026-12-08')).toBe(false);
+    expect(findShared(its.db, later, at('2026-12-09'))).toBeNull();
     expect(
-      listShares(db, JOB)
+      listShares(its.db, JOB)
         .map(({ id }) => id)
         .sort(),
     ).toEqual(['L', 'M']);
@@ -207,14 +241,19 @@ describe('a link', () => {
 
   it('is not kept: the database has a hash of it only', () => {
     put(alder);
-    const secret = createShare(db, JOB, link('L', '2026-12-06'));
-    expect(JSON.stringify(db.prepare('SELECT * FROM share_links').all())).not.toContain(secret);
+    const secret = createShare(its.db, JOB, link('L', '2026-12-06'));
+    expect(JSON.stringify(its.db.prepare('SELECT * FROM share_links').all())).not.toContain(secret);
   });
 });
 
 it('the outbox keeps a message with its attachments, and nothing leaves', async () => {
   put(alder);
-  const mail = simulatedOutbox(db, JOB, () => 'M1', () => '2026-11-06T22:00:00Z'); // prettier-ignore
+  const mail = simulatedOutbox(
+    its.db,
+    JOB,
+    () => 'M1',
+    () => '2026-11-06T22:00:00Z',
+  );
   const attachments = [{ name: 'buyer.pdf', type: 'application/pdf', bytes: Buffer.from('pdf') }];
   const receipt = await mail.send({
     to: 'a@b.example',
@@ -223,60 +262,10 @@ it('the outbox keeps a message with its attachments, and nothing leaves', async 
     attachments,
   });
   expect(receipt).toEqual({ id: 'M1', acceptedAt: '2026-11-06T22:00:00Z' });
-  expect(listOutbox(db, JOB)).toMatchObject([{ to: 'a@b.example', text: '<b>hi</b>', attachments: [{ name: 'buyer.pdf', size: 3 }] }]); // prettier-ignore
-  expect(listOutbox(db, 'another')).toEqual([]);
-  expect(findAttachment(db, 'M1', 0)!.bytes.toString()).toBe('pdf');
-  expect(findAttachment(db, 'M1', 1)).toBeNull();
-});
-
-const packed = (files: Record<string, Uint8Array>) =>
-  Buffer.from(zipSync({ 'inspection.chert.json': new Uint8Array([123, 125]), ...files }));
-/** A zip whose directory says that its still has ten bytes; it unpacks to a megabyte. */
-function lying(): Buffer {
-  const still = Buffer.concat([PNG, Buffer.alloc(1024 * 1024)]);
-  const zip = packed({ 'media/x': still });
-  const size = Buffer.alloc(4);
-  size.writeUInt32LE(still.byteLength);
-  for (let at = zip.indexOf(size); at >= 0; at = zip.indexOf(size)) zip.writeUInt32LE(10, at);
-  return zip;
-}
-
-describe('a job as a zip', () => {
-  it('comes back with its stills byte for byte, and is the same each time', async () => {
-    put(withStill);
-    keepStill();
-    const pack = () => packJob(db, folder, withStill, withStill, (id) => id);
-    const zip = pack();
-    expect(pack().equals(zip)).toBe(true);
-    const { text, media } = await unpackJob(zip);
-    expect(text).toBe(writeInspectionFile(withStill));
-    const all = [];
-    for await (const one of media()) all.push(one);
-    expect(all).toEqual([{ id: 'p1', type: 'image/png', bytes: PNG }]);
-  });
-
-  it('names the stills that are gone', () => {
-    put(withStill);
-    const files = unzipSync(new Uint8Array(packJob(db, folder, withStill, withStill, (id) => id)));
-    expect(Buffer.from(files['missing.txt']!).toString()).toContain('p1');
-  });
-
-  it.each<[string, () => Buffer, RegExp]>([
-    ['no zip', () => Buffer.from('hello'), /a whole zip file/],
-    ['no inspection file', () => Buffer.from(zipSync({ 'other.txt': new Uint8Array([1]) })), /expected inspection\.chert\.json in it/],
-    ['a still that is none', () => packed({ 'media/x': new Uint8Array([1, 2]) }), /media\/x, which is neither/],
-    ['a file outside of its folder', () => packed({ '../evil': new Uint8Array([1]) }), /a whole zip file/],
-    ['more files than it may have', () => packed(Object.fromEntries(Array.from({ length: 2001 }, (_, at) => [`media/${at}`, new Uint8Array([1])]))), /at most 2000 files/],
-    ['a file that blows up', () => packed({ 'media/x': new Uint8Array(9 * 1024 * 1024) }), /100 times its own size/],
-    ['a still that is too large', () => packed({ 'media/x': new Uint8Array(11 * 1024 * 1024) }), /media\/x of at most 10 MB/],
-    ['a directory that lies of a size', () => lying(), /a whole zip file/],
-    ['a zip cut short', () => packed({ 'media/x': PNG }).subarray(0, 60), /a whole zip file/],
-  ])('refuses %s, and says why', async (_, make, says) => {
-    await expect(unpackJob(make())).rejects.toThrow(says);
-  }); // prettier-ignore
-
-  it('takes a name that was never encoded for what it is', async () => {
-    const { media } = await unpackJob(packed({ 'media/100%': PNG }));
-    for await (const { id } of media()) expect(id).toBe('100%');
-  });
+  expect(listOutbox(its.db, JOB)).toMatchObject([
+    { to: 'a@b.example', text: '<b>hi</b>', attachments: [{ name: 'buyer.pdf', size: 3 }] },
+  ]);
+  expect(listOutbox(its.db, 'another')).toEqual([]);
+  expect(findAttachment(its.db, 'M1', 0)!.bytes.toString()).toBe('pdf');
+  expect(findAttachment(its.db, 'M1', 1)).toBeNull();
 });

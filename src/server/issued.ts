@@ -23,10 +23,14 @@ type Named = { readonly name: string; readonly sha256: string };
 type Head = Omit<Issued, 'seal'>;
 
 /** The seal of a version: SHA-256 over its facts and over the name and hash of each of its files. */
-function sealOf(jobId: string, { number, issuedAt, headline, reason }: Head, files: readonly Named[]): string {
+function sealOf(
+  jobId: string,
+  { number, issuedAt, headline, reason }: Head,
+  files: readonly Named[],
+): string {
   const names = files.map(({ name, sha256: hash }) => `${name} ${hash}`).sort();
   return sha256(JSON.stringify([jobId, number, issuedAt, headline, reason, names]));
-} // prettier-ignore
+}
 
 const COLUMNS = 'number, issued_at AS issuedAt, headline, reason, seal';
 
@@ -115,7 +119,9 @@ export function verifyIssued(
     )
     .all(jobId, number);
   const now = files.map(({ name, bytes }) => ({ name, sha256: sha256(bytes) }));
-  const changed = files.filter((file, at) => file.sha256 !== now[at]!.sha256).map(({ name }) => `${name} has been changed`); // prettier-ignore
+  const changed = files
+    .filter((file, at) => file.sha256 !== now[at]!.sha256)
+    .map(({ name }) => `${name} has been changed`);
   const isSealed = sealOf(jobId, head, now) === head.seal;
   if (!isSealed && changed.length === 0)
     changed.push('its files or facts are not those of its seal');

@@ -39,24 +39,39 @@ afterEach(() => {
 describe('stills and voice notes', () => {
   it.each<[string, Buffer, string | null]>([
     ['a PNG', PNG, 'image/png'],
-    ['a JPEG', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1]), 'image/jpeg'],
+    [
+      'a JPEG',
+      Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1]),
+      'image/jpeg',
+    ],
     ['a drawing with script', Buffer.from('<svg onload="x"/>'), null],
     ['a page', Buffer.from('<!doctype html><script>1</script>'), null],
     ['nothing', Buffer.alloc(0), null],
-    ['a recording', Buffer.from('1a45dfa39f4286810142f7810142f2810442f381084282847765626d', 'hex'), 'audio/webm'],
+    [
+      'a recording',
+      Buffer.from('1a45dfa39f4286810142f7810142f2810442f381084282847765626d', 'hex'),
+      'audio/webm',
+    ],
   ])('are told by their content: %s', (_, bytes, type) => {
     expect(mediaTypeOf(bytes)).toBe(type);
-  }); // prettier-ignore
+  });
 
   it('are stored once, found again whole, and never overwritten', () => {
     const place = { jobId: JOB, id: '../../evil' };
-    const store = (bytes: Buffer) => storeMedia(db, folder, place, { type: 'image/png', bytes }, NOW).outcome;
-    expect([store(PNG), store(PNG), store(Buffer.from('x'))]).toEqual(['stored', 'known', 'conflict']);
+    const store = (bytes: Buffer) =>
+      storeMedia(db, folder, place, { type: 'image/png', bytes }, NOW).outcome;
+    expect([store(PNG), store(PNG), store(Buffer.from('x'))]).toEqual([
+      'stored',
+      'known',
+      'conflict',
+    ]);
     expect(findMedia(db, folder, JOB, place.id)?.bytes.equals(PNG)).toBe(true);
     expect(findMedia(db, folder, JOB, 'nix')).toBeNull();
     const [jobFolder] = readdirSync(join(folder, 'media'));
-    expect(readdirSync(join(folder, 'media', jobFolder!))).toEqual([expect.stringMatching(/^[0-9a-f]{40}$/)]);
-  }); // prettier-ignore
+    expect(readdirSync(join(folder, 'media', jobFolder!))).toEqual([
+      expect.stringMatching(/^[0-9a-f]{40}$/),
+    ]);
+  });
 
   it('leave nothing behind when the disk does not take them', () => {
     expect(() =>
@@ -146,8 +161,13 @@ describe('a full disk', () => {
     const pages = db.pragma('page_count', { simple: true }) as number;
     db.pragma(`max_page_count = ${pages}`);
     const entries = Array.from({ length: 400 }, (_, index) => ({
-      id: `f${index}`, at: NOW, pass: 'out' as const, readingFt: 1, kind: 'note' as const, note: 'x'.repeat(200),
-    })); // prettier-ignore
+      id: `f${index}`,
+      at: NOW,
+      pass: 'out' as const,
+      readingFt: 1,
+      kind: 'note' as const,
+      note: 'x'.repeat(200),
+    }));
     const write = endpoint(() => {
       appendEntries(db, JOB, 'R1', entries, NOW);
       return new Response('stored');

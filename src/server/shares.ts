@@ -47,7 +47,7 @@ export function revokeShare(db: Database, jobId: string, id: string, now: string
   const done = db
     .prepare(
       'UPDATE share_links SET revoked_at = ? WHERE job_id = ? AND id = ? AND revoked_at IS NULL',
-    ) // prettier-ignore
+    )
     .run(now, jobId, id);
   return done.changes > 0;
 }

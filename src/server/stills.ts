@@ -11,7 +11,12 @@ const FORMATS: Readonly<Record<string, 'jpg' | 'png'>> = {
 };
 
 /** The stills of a job that the server has, by id; others are left out. */
-export function loadStills(db: Database, folder: string, jobId: string, ids: readonly string[]): PdfStills {
+export function loadStills(
+  db: Database,
+  folder: string,
+  jobId: string,
+  ids: readonly string[],
+): PdfStills {
   const stills: PdfStills = new Map();
   for (const id of ids) {
     const media = findMedia(db, folder, jobId, id);
@@ -19,7 +24,7 @@ export function loadStills(db: Database, folder: string, jobId: string, ids: rea
     if (media && format) stills.set(id, { data: media.bytes, format });
   }
   return stills;
-} // prettier-ignore
+}
 
 /** The hash of a still's bytes as the server has them now; `null` when it is gone. */
 export function hashOfStill(db: Database, folder: string, jobId: string) {

@@ -69,7 +69,11 @@ export type PackedJob = {
 };
 
 const refuse = (expected: string, got: string) =>
-  new Refusal(400, 'bad-input', `The zip was not read: expected ${expected}, got ${got}. Nothing was stored.`); // prettier-ignore
+  new Refusal(
+    400,
+    'bad-input',
+    `The zip was not read: expected ${expected}, got ${got}. Nothing was stored.`,
+  );
 
 const isMedia = ({ fileName }: Entry) => fileName.startsWith(FOLDER) && !fileName.endsWith('/');
 
@@ -88,7 +92,10 @@ async function open(bytes: Buffer): Promise<{ zip: ZipFile; entries: Entry[] }> 
     if (entry.uncompressedSize > most)
       throw refuse(`${entry.fileName} of at most ${most / MEGABYTE} MB`, 'more');
     if (size > MOST_BYTES || size > bytes.byteLength * MOST_RATIO)
-      throw refuse(`at most ${MOST_BYTES / MEGABYTE} MB, and ${MOST_RATIO} times its own size`, 'more'); // prettier-ignore
+      throw refuse(
+        `at most ${MOST_BYTES / MEGABYTE} MB, and ${MOST_RATIO} times its own size`,
+        'more',
+      );
     entries.push(entry);
   }
   return { zip, entries };

@@ -11,17 +11,25 @@ const look = (said: readonly Said[], byFt = 0) => {
   const moved = said.map((one) => ({
     ...one,
     readingFt: (one['readingFt'] as number) + byFt,
-    ...(one['toReadingFt'] === undefined ? {} : { toReadingFt: (one['toReadingFt'] as number) + byFt }),
+    ...(one['toReadingFt'] === undefined
+      ? {}
+      : { toReadingFt: (one['toReadingFt'] as number) + byFt }),
   }));
   const end = { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 60 + byFt } as const;
   const line = { kind: 'feature', feature: 'property-line', readingFt: 45 + byFt } as const;
   return derive(inspectionOf([runOf([CLAY, line, ...moved, end])]));
-}; // prettier-ignore
+};
 
 const roots = defect('roots', { extentRatio: 0.6, locus: 'barrel', readingFt: 30 });
 const crack = defect('crack', { form: 'open', readingFt: 50 });
 const pool = defect('standing-water', { toReadingFt: 24, depthIn: 3, readingFt: 18 });
-const newPipe: Said = { kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt: 27 }; // prettier-ignore
+const newPipe: Said = {
+  kind: 'material',
+  side: 'far',
+  material: 'pvc',
+  diameterIn: 6,
+  readingFt: 27,
+};
 const oldPipe: Said = { ...CLAY, readingFt: 33 };
 const watered: Said[] = [
   { kind: 'water', state: 'running', readingFt: 10 },
@@ -32,7 +40,11 @@ const fatesOf = (before: readonly Said[], after: readonly Said[], byFt = 0) =>
 
 describe('a look after repair, beside the one before', () => {
   it('lays the two over each other by what does not move', () => {
-    expect(alignLines(look([]).lateral, look([], 7).lateral)).toEqual({ offsetFt: 7, spreadFt: 0, count: 2 }); // prettier-ignore
+    expect(alignLines(look([]).lateral, look([], 7).lateral)).toEqual({
+      offsetFt: 7,
+      spreadFt: 0,
+      count: 2,
+    });
     expect(alignLines(derive(inspectionOf([])).lateral, look([]).lateral).count).toBe(0);
   });
 
@@ -54,7 +66,10 @@ describe('a look after repair, beside the one before', () => {
   });
 
   it('names what is new, and matches one to one', () => {
-    const { fates, fresh } = compareLooks(look([roots]), look([{ ...roots, readingFt: 31 }, { ...roots, readingFt: 29.5 }, crack])); // prettier-ignore
+    const { fates, fresh } = compareLooks(
+      look([roots]),
+      look([{ ...roots, readingFt: 31 }, { ...roots, readingFt: 29.5 }, crack]),
+    );
     expect(fates.map(({ fate }) => fate)).toEqual(['there']);
     expect(fresh.map(({ kind }) => kind).sort()).toEqual(['crack', 'roots']);
   });

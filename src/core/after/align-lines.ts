@@ -12,7 +12,14 @@ export type Alignment = {
 };
 
 /** What stays where it is when pipe is mended. */
-const LASTING: readonly string[] = ['property-line', 'wall', 'main-tap', 'property-line-cleanout', 'join', 'tank']; // prettier-ignore
+const LASTING: readonly string[] = [
+  'property-line',
+  'wall',
+  'main-tap',
+  'property-line-cleanout',
+  'join',
+  'tank',
+];
 
 /** Stations of lasting things, by kind and place among their kind; the end of the line among them. */
 function landmarksOf({ features, terminus, reached }: Lateral): Map<string, number> {

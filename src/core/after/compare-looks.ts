@@ -36,11 +36,19 @@ const SIGMAS = 3;
 function comparable({ findings, lateral }: Derived): Finding[] {
   return findings.filter(
     ({ placed, lineId, ourDoing, kind, review }) =>
-      placed && lineId === lateral.lineId && !ourDoing && kind !== 'layout' && kind !== 'material' && review?.verdict !== 'dismissed',
+      placed &&
+      lineId === lateral.lineId &&
+      !ourDoing &&
+      kind !== 'layout' &&
+      kind !== 'material' &&
+      review?.verdict !== 'dismissed',
   );
-} // prettier-ignore
+}
 
-const shift = ({ fromFt, toFt }: Interval, byFt: number): Interval => ({ fromFt: fromFt + byFt, toFt: toFt + byFt }); // prettier-ignore
+const shift = ({ fromFt, toFt }: Interval, byFt: number): Interval => ({
+  fromFt: fromFt + byFt,
+  toFt: toFt + byFt,
+});
 
 /** Whether all of a stretch was reached and seen. */
 function isSeen({ lateral: { reached, coverage } }: Derived, stretch: Interval): boolean {
@@ -52,8 +60,14 @@ function isSeen({ lateral: { reached, coverage } }: Derived, stretch: Interval):
 /** Whether water was run and had drained in the later look: without it a dry sag proves nothing. */
 function wasDrained({ logs }: Derived): boolean {
   return [...logs.values()].some(({ standing }) => {
-    const ran = standing.findIndex((entry) => (entry.kind === 'water' && entry.state === 'running') || entry.kind === 'flow-test'); // prettier-ignore
-    return ran >= 0 && standing.slice(ran).some((entry) => entry.kind === 'water' && entry.state === 'drained'); // prettier-ignore
+    const ran = standing.findIndex(
+      (entry) =>
+        (entry.kind === 'water' && entry.state === 'running') || entry.kind === 'flow-test',
+    );
+    return (
+      ran >= 0 &&
+      standing.slice(ran).some((entry) => entry.kind === 'water' && entry.state === 'drained')
+    );
   });
 }
 
@@ -68,15 +82,20 @@ function pipeAt({ lateral }: Derived, stationFt: number): Segment | null {
 export function compareLooks(before: Derived, after: Derived): Comparison {
   const alignment = alignLines(before.lateral, after.lateral);
   const left = new Set(comparable(after));
-  const roomOf = (a: Finding, b: Finding) => ROOM_FT + alignment.spreadFt + SIGMAS * Math.hypot(a.sigmaFt, b.sigmaFt); // prettier-ignore
+  const roomOf = (a: Finding, b: Finding) =>
+    ROOM_FT + alignment.spreadFt + SIGMAS * Math.hypot(a.sigmaFt, b.sigmaFt);
   const pairs = comparable(before)
     .flatMap((was) =>
       [...left]
         .filter(({ kind }) => kind === was.kind)
-        .map((now) => ({ was, now, gapFt: gapBetweenFt(shift(was.span, alignment.offsetFt), now.span) })),
+        .map((now) => ({
+          was,
+          now,
+          gapFt: gapBetweenFt(shift(was.span, alignment.offsetFt), now.span),
+        })),
     )
     .filter(({ was, now, gapFt }) => gapFt <= roomOf(was, now))
-    .sort((a, b) => a.gapFt - b.gapFt); // prettier-ignore
+    .sort((a, b) => a.gapFt - b.gapFt);
   const found = new Map<Finding, Finding>();
   for (const { was, now } of pairs) {
     if (found.has(was) || !left.has(now)) continue;
@@ -94,7 +113,10 @@ export function compareLooks(before: Derived, after: Derived): Comparison {
     const middleFt = (place.fromFt + place.toFt) / 2;
     const pipe = pipeAt(after, middleFt);
     const old = pipeAt(before, middleFt - alignment.offsetFt);
-    const isOther = pipe !== null && old !== null && (pipe.material !== old.material || (pipe.lined && !old.lined)); // prettier-ignore
+    const isOther =
+      pipe !== null &&
+      old !== null &&
+      (pipe.material !== old.material || (pipe.lined && !old.lined));
     return { was, fate: 'gone', pipe: isOther ? pipe : null };
   });
   return { alignment, fates, fresh: [...left] };

@@ -21,7 +21,10 @@ describe('hidden characters', () => {
 
   it('are shown however deep they are, and plain data stays the very same', () => {
     const data = { a: [{ b: 'x\u202e' }], '\u0000k': 1, n: null };
-    expect(plainData({ id: 'x\u202e', runIds: ['\u202e'] })).toEqual({ id: 'x\u202e', runIds: ['\u202e'] }); // prettier-ignore
+    expect(plainData({ id: 'x\u202e', runIds: ['\u202e'] })).toEqual({
+      id: 'x\u202e',
+      runIds: ['\u202e'],
+    });
     expect(plainData(data)).toEqual({ a: [{ b: 'x[U+202E]' }], '[U+0000]k': 1, n: null });
     fc.assert(
       fc.property(fc.jsonValue(), (value) => {

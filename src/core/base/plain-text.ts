@@ -3,14 +3,18 @@
  * embeddings, overrides and isolates, invisible spaces. Tabs and line breaks are none, nor are the joiners
  * that some scripts and pictures are written with.
  */
-// eslint-disable-next-line no-control-regex -- these are the controls
-const HIDDEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u00ad\u061c\u180e\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\ufeff\ufff9-\ufffb]/g; // prettier-ignore
+const HIDDEN =
+  // eslint-disable-next-line no-control-regex -- these are the controls
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u00ad\u061c\u180e\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\ufeff\ufff9-\ufffb]/g;
 
 /** Text in which what is hidden is shown and not obeyed: a right-to-left override reads "[U+202E]". */
 export function plainText(text: string): string {
   return text
     .replace(/\r\n?/g, '\n')
-    .replace(HIDDEN, (sign) => `[U+${sign.charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}]`); // prettier-ignore
+    .replace(
+      HIDDEN,
+      (sign) => `[U+${sign.charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}]`,
+    );
 }
 
 /** Fields that name something else. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CalloutContext } from './draft';
+import { d, m } from '../testing/drafts';
 import { parseCallout } from './parse';
 
 /** The counter stands at 40 ft on the way out, in a 4 in pipe. */
@@ -10,8 +11,6 @@ const HERE: CalloutContext = {
   standing: [],
   openIds: new Set(),
 };
-const d = (defect: string, readingFt: number, more: object = {}) => ({ kind: 'defect', defect, readingFt, ...more }); // prettier-ignore
-const m = (material: string, readingFt: number, more: object = {}) => ({ kind: 'material', material, readingFt, ...more }); // prettier-ignore
 
 describe('a number that fits two meanings', () => {
   const choicesOf = (say: string, changes: Partial<CalloutContext> = {}) =>
@@ -39,8 +38,11 @@ describe('a number that fits two meanings', () => {
     ] as const;
     const read = parseCallout('ends here', { ...HERE, standing, openIds: new Set(['a', 'b']) })!;
     expect(read.drafts).toEqual([{ kind: 'close', pass: 'out', readingFt: 40, closes: 'b' }]);
-    expect(read.choices.map(({ drafts }) => (drafts[0] as { closes: string }).closes)).toEqual(['b', 'a']);
-  }); // prettier-ignore
+    expect(read.choices.map(({ drafts }) => (drafts[0] as { closes: string }).closes)).toEqual([
+      'b',
+      'a',
+    ]);
+  });
 });
 
 describe('what an inspector may say besides', () => {
@@ -70,9 +72,23 @@ describe('what an inspector may say besides', () => {
   });
 
   it('corrects the last thing said', () => {
-    const standing = [{ id: 'e1', at: '2026-11-03T09:00:00Z', pass: 'out', ...d('roots', 31, { extentRatio: 0.2 }) }] as never; // prettier-ignore
-    expect(first('make that 35%', { standing })).toMatchObject({ replaces: 'e1', extentRatio: 0.35, readingFt: 31 }); // prettier-ignore
+    const standing = [
+      {
+        id: 'e1',
+        at: '2026-11-03T09:00:00Z',
+        pass: 'out',
+        ...d('roots', 31, { extentRatio: 0.2 }),
+      },
+    ] as never;
+    expect(first('make that 35%', { standing })).toMatchObject({
+      replaces: 'e1',
+      extentRatio: 0.35,
+      readingFt: 31,
+    });
     expect(first('scrap that', { standing })).toMatchObject({ kind: 'retract', retracts: 'e1' });
-    expect(first('correct #e1 grease', { standing })).toMatchObject({ replaces: 'e1', defect: 'grease' }); // prettier-ignore
+    expect(first('correct #e1 grease', { standing })).toMatchObject({
+      replaces: 'e1',
+      defect: 'grease',
+    });
   });
 });

@@ -32,4 +32,22 @@ export function withExact(draft: EntryDraft, sheet: Sheet): EntryDraft {
 }
 
 /** Fields that hold words even when these look like a number. */
-const TEXT_FIELDS = ['form', 'turns', 'serves', 'mark', 'reference', 'source', 'fixture', 'head', 'what', 'note', 'replaces', 'closes', 'retracts', 'confirms', 'text', 'does', 'blockedBy']; // prettier-ignore
+const TEXT_FIELDS = [
+  'form',
+  'turns',
+  'serves',
+  'mark',
+  'reference',
+  'source',
+  'fixture',
+  'head',
+  'what',
+  'note',
+  'replaces',
+  'closes',
+  'retracts',
+  'confirms',
+  'text',
+  'does',
+  'blockedBy',
+];

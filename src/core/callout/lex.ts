@@ -17,8 +17,16 @@ export type Token = {
 };
 
 const VULGAR: Readonly<Record<string, number>> = {
-  '½': 1 / 2, '¼': 1 / 4, '¾': 3 / 4, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8, '⅓': 1 / 3, '⅔': 2 / 3,
-}; // prettier-ignore
+  '½': 1 / 2,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+};
 
 const SPACE = /\s+/uy;
 const NUMBER = /\d+(?:\.\d+)?|\.\d+/uy;
@@ -32,8 +40,17 @@ const unescape = (text: string) => text.replace(/\\(.)/gsu, '$1');
 const plain = (text: string) => text.toLowerCase().replace(/[’‘]/g, "'");
 /** Marks that mean the same. */
 const SAME_MARK: Readonly<Record<string, string>> = {
-  '’': "'", '‘': "'", '′': "'", '“': '"', '”': '"', '″': '"', '–': '-', '—': '-', '×': 'x', '@': '@',
-}; // prettier-ignore
+  '’': "'",
+  '‘': "'",
+  '′': "'",
+  '“': '"',
+  '”': '"',
+  '″': '"',
+  '–': '-',
+  '—': '-',
+  '×': 'x',
+  '@': '@',
+};
 
 /** Splits a call-out into tokens; white space falls away, nothing else does. */
 export function lexCallout(text: string): Token[] {

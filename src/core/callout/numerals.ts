@@ -1,16 +1,43 @@
 import { roundTo } from '../base/numbers';
 import type { Token } from './lex';
 
-const ONES = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen']; // prettier-ignore
+const ONES = [
+  'zero',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+  'thirteen',
+  'fourteen',
+  'fifteen',
+  'sixteen',
+  'seventeen',
+  'eighteen',
+  'nineteen',
+];
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 const VALUE: ReadonlyMap<string, number> = new Map([
   ...ONES.map((word, value) => [word, value] as const),
   ...TENS.map((word, index) => [word, 20 + 10 * index] as const),
 ]);
 const PARTS: ReadonlyMap<string, number> = new Map([
-  ['half', 1 / 2], ['halves', 1 / 2], ['third', 1 / 3], ['thirds', 1 / 3],
-  ['quarter', 1 / 4], ['quarters', 1 / 4], ['eighth', 1 / 8], ['eighths', 1 / 8],
-]); // prettier-ignore
+  ['half', 1 / 2],
+  ['halves', 1 / 2],
+  ['third', 1 / 3],
+  ['thirds', 1 / 3],
+  ['quarter', 1 / 4],
+  ['quarters', 1 / 4],
+  ['eighth', 1 / 8],
+  ['eighths', 1 / 8],
+]);
 /** Denominators that people cut an inch or a pipe into. */
 const DENOMINATORS = [2, 3, 4, 5, 6, 8, 10, 16];
 const UNITS = ['inch', 'inches', 'foot', 'ft', 'in'];

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { checkEntry } from '../log/entry';
 import { logged, minute } from '../testing/build';
 import type { CalloutContext } from './draft';
+import { d, f, m } from '../testing/drafts';
 import { parseCallout } from './parse';
 
 /** The counter stands at 40 ft on the way out, in a 4 in pipe. */
@@ -13,9 +14,6 @@ const HERE: CalloutContext = {
   openIds: new Set(),
 };
 type Row = readonly [say: string, want: Record<string, unknown>];
-const d = (defect: string, readingFt: number, more: object = {}) => ({ kind: 'defect', defect, readingFt, ...more }); // prettier-ignore
-const f = (feature: string, readingFt: number, more: object = {}) => ({ kind: 'feature', feature, readingFt, ...more }); // prettier-ignore
-const m = (material: string, readingFt: number, more: object = {}) => ({ kind: 'material', material, readingFt, ...more }); // prettier-ignore
 
 const TABLES: Readonly<Record<string, readonly Row[]>> = {
   'numbers and units': [
@@ -51,7 +49,10 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
   ],
   stretches: [
     ['belly 61 - 68, 2 in', d('standing-water', 61, { toReadingFt: 68, depthIn: 2 })],
-    ['belly between 61 and 68 half full', d('standing-water', 61, { toReadingFt: 68, fillRatio: 0.5 })],
+    [
+      'belly between 61 and 68 half full',
+      d('standing-water', 61, { toReadingFt: 68, fillRatio: 0.5 }),
+    ],
     ['sag from 61 to 68', d('standing-water', 61, { toReadingFt: 68 })],
     ['standing water starts at 43', d('standing-water', 43, { open: true })],
     ['water from 43', d('standing-water', 43, { open: true })],
@@ -61,23 +62,38 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['grease 12 19', d('grease', 12, { toReadingFt: 19 })],
     ['puddle 70 2 inches deep', d('standing-water', 70, { depthIn: 2, open: true })],
     ['low spot 8 ft long at 30, 1.5 in', d('standing-water', 30, { lengthFt: 8, depthIn: 1.5 })],
-    ['water holding 52 to 60 ft, 3 in deep', d('standing-water', 52, { toReadingFt: 60, depthIn: 3 })],
+    [
+      'water holding 52 to 60 ft, 3 in deep',
+      d('standing-water', 52, { toReadingFt: 60, depthIn: 3 }),
+    ],
     ['full of water 44 to 50', d('standing-water', 44, { toReadingFt: 50 })],
     ['channeling from 4 to 16 pitted', d('wall-loss', 4, { toReadingFt: 16, form: 'pitted' })],
-    ['roots from 31 to 36 at every joint 10%', d('roots', 31, { toReadingFt: 36, locus: 'joint', extentRatio: 0.1 })],
+    [
+      'roots from 31 to 36 at every joint 10%',
+      d('roots', 31, { toReadingFt: 36, locus: 'joint', extentRatio: 0.1 }),
+    ],
     ['mud 48 thru 51 a third', d('debris', 48, { toReadingFt: 51, extentRatio: 0.333 })],
   ],
   'where round the bore': [
     ["roots 10 to 2 o'clock", d('roots', 40, { clockFrom: 10, clockTo: 2 })],
-    ['roots 2 to 11 60% in the barrel', d('roots', 40, { clockFrom: 2, clockTo: 11, locus: 'barrel', extentRatio: 0.6 })],
+    [
+      'roots 2 to 11 60% in the barrel',
+      d('roots', 40, { clockFrom: 2, clockTo: 11, locus: 'barrel', extentRatio: 0.6 }),
+    ],
     ['crack 9:30 along', d('crack', 40, { clockFrom: 9.5, direction: 'along' })],
     ['crack at the top', d('crack', 40, { clockFrom: 12 })],
     ['hole in the invert', d('hole', 40, { clockFrom: 6 })],
     ['hole on the left side at 22', d('hole', 22, { clockFrom: 9 })],
     ['hole right side 22', d('hole', 22, { clockFrom: 3 })],
     ['crack at 3, 96 ft', d('crack', 96, { clockFrom: 3 })],
-    ["infiltration seeping at 11 o'clock 57", d('infiltration', 57, { clockFrom: 11, form: 'seep' })],
-    ['deformed 10 to 2, 15%', d('deformation', 40, { clockFrom: 10, clockTo: 2, extentRatio: 0.15 })],
+    [
+      "infiltration seeping at 11 o'clock 57",
+      d('infiltration', 57, { clockFrom: 11, form: 'seep' }),
+    ],
+    [
+      'deformed 10 to 2, 15%',
+      d('deformation', 40, { clockFrom: 10, clockTo: 2, extentRatio: 0.15 }),
+    ],
   ],
   structure: [
     ['hairline crack', d('crack', 40, { form: 'hairline' })],
@@ -116,7 +132,10 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['dripping at the joint 57', d('infiltration', 57, { form: 'drip', locus: 'joint' })],
     ['groundwater running in', d('infiltration', 40, { form: 'run' })],
     ['high water mark 2 in', d('residue-line', 40, { depthIn: 2 })],
-    ['fine roots at joint 31 5%', d('roots', 31, { form: 'fine', locus: 'joint', extentRatio: 0.05 })],
+    [
+      'fine roots at joint 31 5%',
+      d('roots', 31, { form: 'fine', locus: 'joint', extentRatio: 0.05 }),
+    ],
     ['root mass 33 fills the pipe', d('roots', 33, { form: 'mass', extentRatio: 1 })],
     ['runner 20', d('roots', 20, { form: 'runner' })],
     ['roots holding paper', d('roots', 40, { holdsDebris: true })],
@@ -194,14 +213,20 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
   ],
   'the run': [
     ['main, seen', { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 40 }],
-    ['city sewer 92.5, i can see it', { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 92.5 }],
+    [
+      'city sewer 92.5, i can see it',
+      { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 92.5 },
+    ],
     ['main, located', { kind: 'end', confirmedBy: 'locate' }],
     ['main i think', { kind: 'end', reason: 'main', confirmedBy: 'none' }],
     ['septic tank 71 seen', { kind: 'end', reason: 'tank', confirmedBy: 'sight', readingFt: 71 }],
     ['lost push 88', { kind: 'end', reason: 'lost-push', readingFt: 88 }],
     ["can't push any farther, 20 ft left", { kind: 'end', reason: 'other', remainderFt: 20 }],
     ['stopped at roots 41', { kind: 'end', reason: 'obstruction', readingFt: 41 }],
-    ['did not reach the main, out of cable, 30 ft to go', { kind: 'end', reason: 'lost-push', remainderFt: 30 }],
+    [
+      'did not reach the main, out of cable, 30 ft to go',
+      { kind: 'end', reason: 'lost-push', remainderFt: 30 },
+    ],
     ['stopped, sharp bend 17', { kind: 'end', reason: 'bend', readingFt: 17 }],
     ['home 0.4', { kind: 'home', readingFt: 0.4, pass: 'back' }],
     ['back at the cleanout 1.5', { kind: 'home', readingFt: 1.5 }],
@@ -209,14 +234,20 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['switched to small head', { kind: 'setup', head: 'small head' }],
     ['water off', { kind: 'water', state: 'draining' }],
     ['shut the water off', { kind: 'water', state: 'draining' }],
-    ['run the water from the kitchen sink', { kind: 'water', state: 'running', source: 'kitchen sink' }],
+    [
+      'run the water from the kitchen sink',
+      { kind: 'water', state: 'running', source: 'kitchen sink' },
+    ],
     ['hose off', { kind: 'water', state: 'draining', source: 'hose' }],
     ['the line has drained', { kind: 'water', state: 'drained' }],
     ['flush hall toilet, clears', { kind: 'flow-test', fixture: 'hall toilet', result: 'clears' }],
     ['tub backs up', { kind: 'flow-test', fixture: 'tub', result: 'backs-up' }],
     ['test washer slow', { kind: 'flow-test', fixture: 'washer', result: 'slow' }],
     ["can't see, under water", { kind: 'unseen', cause: 'submerged', open: true }],
-    ['foggy lens 44 to 47', { kind: 'unseen', cause: 'dirty-lens', readingFt: 44, toReadingFt: 47 }],
+    [
+      'foggy lens 44 to 47',
+      { kind: 'unseen', cause: 'dirty-lens', readingFt: 44, toReadingFt: 47 },
+    ],
     ['murky from 50', { kind: 'unseen', cause: 'murky', readingFt: 50, open: true }],
     ['went past too fast 20 to 25', { kind: 'unseen', cause: 'too-fast', toReadingFt: 25 }],
     ['flag', { kind: 'flag', readingFt: 40 }],
@@ -224,11 +255,23 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['note gate code 44', { kind: 'note', readingFt: 40, note: 'gate code 44' }],
   ],
   'from the surface': [
-    [`locate 4'1" white x 6'2" from garage corner`, { kind: 'locate', depthIn: 49, mark: 'white x', reference: '6.17 ft from garage corner' }],
+    [
+      `locate 4'1" white x 6'2" from garage corner`,
+      { kind: 'locate', depthIn: 49, mark: 'white x', reference: '6.17 ft from garage corner' },
+    ],
     ['locate at 47, depth 4 ft', { kind: 'locate', readingFt: 47, depthIn: 48 }],
     ['locate 52 inches deep', { kind: 'locate', depthIn: 52 }],
     [`locate 4' to 4'6"`, { kind: 'locate', depthIn: 48, depthToIn: 54 }],
-    ['locate 5 foot, 9 ft from the porch, 12 ft from the light pole', { depthIn: 60, swings: [{ from: 'porch', distanceFt: 9 }, { from: 'light pole', distanceFt: 12 }] }],
+    [
+      'locate 5 foot, 9 ft from the porch, 12 ft from the light pole',
+      {
+        depthIn: 60,
+        swings: [
+          { from: 'porch', distanceFt: 9 },
+          { from: 'light pole', distanceFt: 12 },
+        ],
+      },
+    ],
     ['locate blocked by parked car', { kind: 'locate', blockedBy: 'parked car' }],
     ['tree 30, 4 ft off', { kind: 'surface', what: 'tree', readingFt: 30, offsetFt: 4 }],
     ['hedge over the line', { kind: 'surface', what: 'hedge', readingFt: 40 }],
@@ -236,7 +279,7 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['wet ground 52', { kind: 'surface', what: 'wet-ground', readingFt: 52 }],
     ['buried cleanout 12', { kind: 'surface', what: 'buried-cleanout', readingFt: 12 }],
   ],
-}; // prettier-ignore
+};
 
 describe.each(Object.entries(TABLES))('%s', (_, rows) => {
   it.each(rows)('%s', (say, want) => {

@@ -16,8 +16,10 @@ const SIZE_SAYS: Record<SizeField, string> = {
 function askIfImpossible(read: Understood, { boreHereIn }: CalloutContext): Understood {
   const asks = read.drafts.flatMap((draft) => [
     ...cleanEntry(draft).why.map((why) => `a number that can be, and not ${why}`),
-    ...(draft.kind === 'defect' ? impossibleSizes(draft, boreHereIn).map((field) => SIZE_SAYS[field]) : []),
-  ]); // prettier-ignore
+    ...(draft.kind === 'defect'
+      ? impossibleSizes(draft, boreHereIn).map((field) => SIZE_SAYS[field])
+      : []),
+  ]);
   return asks.length === 0
     ? read
     : { ...read, drafts: [], choices: [], missing: [...new Set(asks)] };

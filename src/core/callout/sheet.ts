@@ -79,8 +79,11 @@ export function openSheet(
     }
     let end = start;
     const isProse = (at: number) =>
-      free(at) && terms[at]!.kind !== 'amount' && terms[at]!.kind !== 'quote' &&
-      terms[at]!.kind !== 'handle' && !isStop(terms[at]!); // prettier-ignore
+      free(at) &&
+      terms[at]!.kind !== 'amount' &&
+      terms[at]!.kind !== 'quote' &&
+      terms[at]!.kind !== 'handle' &&
+      !isStop(terms[at]!);
     while (isProse(end)) end += 1;
     const said = text.slice(terms[start]?.from ?? 0, terms[end - 1]?.to ?? 0);
     const words = end > start ? tidy(said).replace(/^(?:the|a|an|of|by)\s+/i, '') : '';

@@ -68,9 +68,11 @@ describe('amounts', () => {
 describe('a sheet', () => {
   it('finds the longest phrase, and lets articles stand anywhere in it', () => {
     const phrases = readTerms('tap at the main').filter(({ kind }) => kind === 'phrase');
-    expect(phrases.map(({ senses }) => senses)).toEqual([expect.objectContaining({ feature: 'main-tap' })]);
+    expect(phrases.map(({ senses }) => senses)).toEqual([
+      expect.objectContaining({ feature: 'main-tap' }),
+    ]);
     expect(readTerms("can't tell")[0]!.senses).toMatchObject({ certainty: 'cannot-tell' });
-  }); // prettier-ignore
+  });
 
   it('gives back what nobody claimed as it was written, without the idle words at its ends', () => {
     const sheet = openSheet('the Roots here, by Wobbly Bob at 31');

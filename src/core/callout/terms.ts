@@ -36,8 +36,17 @@ const DEGREES = ['deg', 'degree', 'degrees', '°'];
 const HOURS = ["o'clock", 'oclock', 'clock'];
 const RANGE = ['to', '-', 'through', 'thru', 'until', 'till'];
 const LINKS: Readonly<Record<string, 'from' | 'to' | 'at' | 'for'>> = {
-  from: 'from', between: 'from', starting: 'from', to: 'to', until: 'to', till: 'to', thru: 'to', at: 'at', '@': 'at', for: 'for',
-}; // prettier-ignore
+  from: 'from',
+  between: 'from',
+  starting: 'from',
+  to: 'to',
+  until: 'to',
+  till: 'to',
+  thru: 'to',
+  at: 'at',
+  '@': 'at',
+  for: 'for',
+};
 /** Words between a link and its number: "at about 31", "at the 31". */
 const APPROXIMATELY = [
   'about',
@@ -58,7 +67,9 @@ type Size = {
 };
 
 const says = (token: Token | undefined, words: readonly string[]): boolean =>
-  token !== undefined && (token.type === 'word' || token.type === 'mark') && words.includes(token.text); // prettier-ignore
+  token !== undefined &&
+  (token.type === 'word' || token.type === 'mark') &&
+  words.includes(token.text);
 
 /** "in" after a number is inches, unless it begins a phrase such as "in the barrel". */
 function isInch(tokens: readonly Token[], at: number): boolean {
@@ -168,7 +179,8 @@ function linkBefore(before: readonly Token[]): Amount['link'] {
   while (at >= 0 && (says(before[at], APPROXIMATELY) || isArticle(before[at]!))) at -= 1;
   const token = before[at];
   if (!token || token.type === 'number') return null;
-  if (says(token, ['at']) && says(before[at - 1], ['starts', 'begins', 'opens', 'starting'])) return 'from'; // prettier-ignore
+  if (says(token, ['at']) && says(before[at - 1], ['starts', 'begins', 'opens', 'starting']))
+    return 'from';
   if (says(token, ['at']) && says(before[at - 1], ['ends', 'stops', 'ending'])) return 'to';
   return LINKS[token.text] ?? null;
 }

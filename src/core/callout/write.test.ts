@@ -39,17 +39,76 @@ describe('an entry written as a call-out', () => {
   });
 
   it.each<[Said, string]>([
-    [{ kind: 'defect', defect: 'roots', readingFt: 31, extentRatio: 0.6, clockFrom: 10, clockTo: 2, locus: 'barrel' }, "roots at 31 ft, 60% 10 to 2 o'clock in the barrel"],
-    [{ kind: 'defect', defect: 'standing-water', readingFt: 43, toReadingFt: 52, depthIn: 3.3 }, 'standing water from 43 to 52 ft, 3.3 inch deep'],
-    [{ kind: 'defect', defect: 'crack', readingFt: 22, form: 'hairline', direction: 'along', certainty: 'suspected' }, 'crack at 22 ft, hairline along suspected'],
-    [{ kind: 'material', readingFt: 66, side: 'far', material: 'pvc', diameterIn: 6, joint: 'lip', lipIn: 0.4 }, 'pvc 6 inch lip 0.4 inch far side at 66 ft'],
-    [{ kind: 'feature', feature: 'tee', readingFt: 12, clock: 10.5, serves: 'kitchen' }, `tee at 12 ft 10:30 o'clock serves "kitchen"`],
-    [{ kind: 'zone', readingFt: 18, zone: 'under-house', side: 'near' }, 'under the house near side at 18 ft'],
-    [{ kind: 'end', readingFt: 79.5, reason: 'lost-push', confirmedBy: 'none', remainderFt: 20 }, 'stopped, lost push at 79.5 ft not confirmed 20 ft left'],
-    [{ kind: 'locate', readingFt: 47, depthIn: 49, mark: 'white x', swings: [{ from: 'garage', distanceFt: 6.2 }, { from: 'light pole', distanceFt: 9 }] }, 'locate at 47 ft depth 49 inch mark "white x" 6.2 ft from "garage" 9 ft from "light pole"'],
-    [{ kind: 'flow-test', readingFt: 40, fixture: 'hall toilet', result: 'backs-up' }, 'test "hall toilet" backs up at 40 ft'],
+    [
+      {
+        kind: 'defect',
+        defect: 'roots',
+        readingFt: 31,
+        extentRatio: 0.6,
+        clockFrom: 10,
+        clockTo: 2,
+        locus: 'barrel',
+      },
+      "roots at 31 ft, 60% 10 to 2 o'clock in the barrel",
+    ],
+    [
+      { kind: 'defect', defect: 'standing-water', readingFt: 43, toReadingFt: 52, depthIn: 3.3 },
+      'standing water from 43 to 52 ft, 3.3 inch deep',
+    ],
+    [
+      {
+        kind: 'defect',
+        defect: 'crack',
+        readingFt: 22,
+        form: 'hairline',
+        direction: 'along',
+        certainty: 'suspected',
+      },
+      'crack at 22 ft, hairline along suspected',
+    ],
+    [
+      {
+        kind: 'material',
+        readingFt: 66,
+        side: 'far',
+        material: 'pvc',
+        diameterIn: 6,
+        joint: 'lip',
+        lipIn: 0.4,
+      },
+      'pvc 6 inch lip 0.4 inch far side at 66 ft',
+    ],
+    [
+      { kind: 'feature', feature: 'tee', readingFt: 12, clock: 10.5, serves: 'kitchen' },
+      `tee at 12 ft 10:30 o'clock serves "kitchen"`,
+    ],
+    [
+      { kind: 'zone', readingFt: 18, zone: 'under-house', side: 'near' },
+      'under the house near side at 18 ft',
+    ],
+    [
+      { kind: 'end', readingFt: 79.5, reason: 'lost-push', confirmedBy: 'none', remainderFt: 20 },
+      'stopped, lost push at 79.5 ft not confirmed 20 ft left',
+    ],
+    [
+      {
+        kind: 'locate',
+        readingFt: 47,
+        depthIn: 49,
+        mark: 'white x',
+        swings: [
+          { from: 'garage', distanceFt: 6.2 },
+          { from: 'light pole', distanceFt: 9 },
+        ],
+      },
+      'locate at 47 ft depth 49 inch mark "white x" 6.2 ft from "garage" 9 ft from "light pole"',
+    ],
+    [
+      { kind: 'flow-test', readingFt: 40, fixture: 'hall toilet', result: 'backs-up' },
+      'test "hall toilet" backs up at 40 ft',
+    ],
     [{ kind: 'note', readingFt: null, note: 'gate code 44' }, 'note "gate code 44" no footage'],
   ])('uses plain words for plain things: %#', (said, text) => {
     expect(writeCallout(entries(said)[0]!, 'out')).toBe(text);
-  }); // prettier-ignore
+  });
 });

@@ -28,7 +28,11 @@ const END_SAYS: Partial<Record<EndReason, string>> = {
   other: 'other reason',
 };
 const CONFIRM_SAYS = { sight: 'seen', locate: 'located', none: 'not confirmed' } as const;
-const CERTAINTY_SAYS = { confirmed: 'for sure', suspected: 'suspected', 'cannot-tell': "can't tell" } as const; // prettier-ignore
+const CERTAINTY_SAYS = {
+  confirmed: 'for sure',
+  suspected: 'suspected',
+  'cannot-tell': "can't tell",
+} as const;
 const WATER_SAYS = {
   running: 'water on',
   draining: 'water off',
@@ -39,18 +43,27 @@ const WATER_SAYS = {
 const sayHour = (hour: number) =>
   Number.isInteger(hour) ? String(hour) : `${Math.floor(hour) || 12}:30`;
 const sayArc = (from: number | undefined, to: number | undefined) =>
-  from !== undefined && (to === undefined ? `${sayHour(from)} o'clock` : `${sayHour(from)} to ${sayHour(to)} o'clock`); // prettier-ignore
+  from !== undefined &&
+  (to === undefined ? `${sayHour(from)} o'clock` : `${sayHour(from)} to ${sayHour(to)} o'clock`);
 const sayShare = (ratio: number) => `${Math.round(ratio * 1e5) / 1e3}%`;
 
 /** Surface things with a name of their own; another one is said exactly. */
-const SURFACES = ['tree', 'hedge', 'sunken-ground', 'wet-ground', 'buried-cleanout', 'missing-cleanout']; // prettier-ignore
+const SURFACES = [
+  'tree',
+  'hedge',
+  'sunken-ground',
+  'wet-ground',
+  'buried-cleanout',
+  'missing-cleanout',
+];
 
 /** The footage, with its unit, so that it is never taken for anything else. */
 function sayFootage(entry: Entry | EntryDraft): string {
   const { readingFt } = entry;
   if (readingFt === null) return 'no footage';
   const isStretch = ['defect', 'unseen', 'clear', 'advice'].includes(entry.kind);
-  if (isStretch && 'toReadingFt' in entry && entry.toReadingFt !== undefined) return `from ${readingFt} to ${entry.toReadingFt} ft`; // prettier-ignore
+  if (isStretch && 'toReadingFt' in entry && entry.toReadingFt !== undefined)
+    return `from ${readingFt} to ${entry.toReadingFt} ft`;
   return isStretch && 'open' in entry && entry.open ? `from ${readingFt} ft` : `at ${readingFt} ft`;
 }
 
@@ -68,7 +81,9 @@ function sayDefect(entry: Omit<EntryOf<'defect'>, 'id' | 'at'>): (string | false
     entry.gapIn !== undefined && defect === 'gap' && `${entry.gapIn} inch`,
     entry.lipIn !== undefined && defect === 'lip' && `${entry.lipIn} inch`,
     entry.form && FORM_SAYINGS[defect]?.[entry.form] && plain(entry.form),
-    entry.direction && defect === 'crack' && (entry.direction === 'multiple' ? 'every way' : entry.direction), // prettier-ignore
+    entry.direction &&
+      defect === 'crack' &&
+      (entry.direction === 'multiple' ? 'every way' : entry.direction),
     sayArc(entry.clockFrom, entry.clockTo),
     entry.locus && (entry.locus === 'barrel' ? 'in the barrel' : `at the ${entry.locus}`),
     entry.holdsDebris && 'holds debris',
@@ -98,7 +113,8 @@ function sayLocate(entry: Omit<EntryOf<'locate'>, 'id' | 'at'>): (string | false
     'locate',
     sayFootage(entry),
     entry.blockedBy && `blocked by ${quote(entry.blockedBy)}`,
-    depthIn !== undefined && `depth ${depthIn} inch${depthToIn === undefined ? '' : ` to ${depthToIn} inch`}`, // prettier-ignore
+    depthIn !== undefined &&
+      `depth ${depthIn} inch${depthToIn === undefined ? '' : ` to ${depthToIn} inch`}`,
     entry.mark && `mark ${quote(entry.mark)}`,
     entry.reference && `reference ${quote(entry.reference)}`,
     ...swings.map(({ from, distanceFt }) => `${distanceFt} ft from ${quote(from)}`),
@@ -139,11 +155,24 @@ function sayPlainly(entry: Entry | EntryDraft): (string | false | undefined)[] {
     case 'advice':
       return [`advise ${quote(entry.text)}`, place];
     case 'unseen':
-      return ["can't see", entry.cause === 'submerged' ? 'under water' : entry.cause === 'other' ? undefined : plain(entry.cause), place]; // prettier-ignore
+      return [
+        "can't see",
+        entry.cause === 'submerged'
+          ? 'under water'
+          : entry.cause === 'other'
+            ? undefined
+            : plain(entry.cause),
+        place,
+      ];
     case 'flow-test':
       return [`test ${quote(entry.fixture)}`, plain(entry.result), place];
     case 'setup':
-      return ['set up', entry.aid && (entry.aid === 'none' ? 'skid off' : `${entry.aid} on`), entry.head && `head ${quote(entry.head)}`, place]; // prettier-ignore
+      return [
+        'set up',
+        entry.aid && (entry.aid === 'none' ? 'skid off' : `${entry.aid} on`),
+        entry.head && `head ${quote(entry.head)}`,
+        place,
+      ];
     case 'end': {
       const reached = entry.reason === 'main' || entry.reason === 'tank';
       const why = END_SAYS[entry.reason] ?? plain(entry.reason);
@@ -157,7 +186,11 @@ function sayPlainly(entry: Entry | EntryDraft): (string | false | undefined)[] {
     case 'home':
       return ['home', place];
     case 'surface':
-      return [SURFACES.includes(entry.what) ? plain(entry.what) : 'tree', place, entry.offsetFt !== undefined && `${entry.offsetFt} ft to the side`]; // prettier-ignore
+      return [
+        SURFACES.includes(entry.what) ? plain(entry.what) : 'tree',
+        place,
+        entry.offsetFt !== undefined && `${entry.offsetFt} ft to the side`,
+      ];
     case 'retract':
       return [`retract ${handle(entry.retracts)}`, place];
     case 'photo':
@@ -192,7 +225,10 @@ export function writeCallout(entry: Entry | EntryDraft, pass: Pass): string {
   const note = entry.kind === 'note' ? undefined : entry.note;
   const words = [
     ...sayPlainly(entry),
-    entry.kind !== 'photo' && entry.photoIds && entry.photoIds.length > 0 && `photo ${entry.photoIds.map(handle).join(' ')}`, // prettier-ignore
+    entry.kind !== 'photo' &&
+      entry.photoIds &&
+      entry.photoIds.length > 0 &&
+      `photo ${entry.photoIds.map(handle).join(' ')}`,
     entry.audioId && `voice ${handle(entry.audioId)}`,
     entry.pass !== pass && `on the way ${entry.pass}`,
     entry.certainty && CERTAINTY_SAYS[entry.certainty],
@@ -201,7 +237,13 @@ export function writeCallout(entry: Entry | EntryDraft, pass: Pass): string {
     .filter((part) => part !== false && part !== undefined && part !== '')
     .join(' ')
     .replace(/,$/, '');
-  const context: CalloutContext = { counterFt: null, pass, boreHereIn: null, standing: [], openIds: new Set() }; // prettier-ignore
+  const context: CalloutContext = {
+    counterFt: null,
+    pass,
+    boreHereIn: null,
+    standing: [],
+    openIds: new Set(),
+  };
   const read = parseCallout(words, context)?.drafts[0];
   return [words, ...sayExactly({ ...wanted }, { ...read })].join(' ');
 }

@@ -27,7 +27,9 @@ describe('the Desk', () => {
       'Waits to be scoped',
     );
     expect(waits({ entryCount: 0 })).toBe('A run is set up, nothing is logged yet');
-    expect(waits({ issuedNumber: 2, issuedAt: '2026-11-06T14:05:30-08:00' })).toBe('Issued Fri 6 Nov, 14:05, version 2'); // prettier-ignore
+    expect(waits({ issuedNumber: 2, issuedAt: '2026-11-06T14:05:30-08:00' })).toBe(
+      'Issued Fri 6 Nov, 14:05, version 2',
+    );
     expect(waits({}, derivedFrom([{ kind: 'flag', readingFt: 3 }]))).toBe(
       '1 thing to clear before the report',
     );
@@ -114,10 +116,15 @@ describe('the last backup', () => {
     ['2026-11-10T11:30:00Z', null, 'Backed up less than an hour ago.', false],
     ['2026-11-10T03:00:00Z', null, 'Backed up 9 hours ago.', false],
     ['2026-11-08T11:00:00Z', null, 'Backed up 2 days ago.', true],
-    ['2026-11-09T03:00:00Z', 'the disk is full', 'Backed up 33 hours ago. The last try failed: the disk is full', true],
+    [
+      '2026-11-09T03:00:00Z',
+      'the disk is full',
+      'Backed up 33 hours ago. The last try failed: the disk is full',
+      true,
+    ],
     // A clock that was set back since.
     ['2026-11-11T03:00:00Z', null, 'Backed up less than an hour ago.', false],
   ])('%s, %s: “%s”', (at, trouble, text, isTrouble) => {
     expect(sayBackup({ at, trouble }, now)).toEqual({ text, isTrouble });
-  }); // prettier-ignore
+  });
 });

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv, readNumber, writeCsv } from './csv';
 
-const cell = fc.string({ maxLength: 12, unit: fc.constantFrom(...'ab,;"\n\t\'=+-@ 1€') }).map((text) => text.trim()); // prettier-ignore
+const cell = fc
+  .string({ maxLength: 12, unit: fc.constantFrom(...'ab,;"\n\t\'=+-@ 1€') })
+  .map((text) => text.trim());
 
 describe('CSV', () => {
   it('reads back what it wrote, whatever is in the cells', () => {
@@ -16,10 +18,13 @@ describe('CSV', () => {
     );
   });
 
-  it.each(['=1+1', '+1', '-1', '@sum', "'=1"])('lets no spreadsheet run %s, and leaves numbers alone', (text) => {
-    const written = writeCsv(['a', 'n'], [{ a: text, n: -2.5 }]);
-    expect(written.split('\r\n')[1]).toBe(`"'${text}",-2.5`);
-  }); // prettier-ignore
+  it.each(['=1+1', '+1', '-1', '@sum', "'=1"])(
+    'lets no spreadsheet run %s, and leaves numbers alone',
+    (text) => {
+      const written = writeCsv(['a', 'n'], [{ a: text, n: -2.5 }]);
+      expect(written.split('\r\n')[1]).toBe(`"'${text}",-2.5`);
+    },
+  );
 
   it.each<[string, string, RegExp]>([
     ['an empty file', ' \n', /an empty file/],
@@ -37,6 +42,14 @@ describe('CSV', () => {
   });
 });
 
-it.each([['1,234.5', 1234.5], ['$90', 90], ['−2', -2], ['.5', 0.5], ['', null], ['1e5', null], ['ten', null]])('%s is %s', (text, value) => {
+it.each([
+  ['1,234.5', 1234.5],
+  ['$90', 90],
+  ['−2', -2],
+  ['.5', 0.5],
+  ['', null],
+  ['1e5', null],
+  ['ten', null],
+])('%s is %s', (text, value) => {
   expect(readNumber(text)).toBe(value);
-}); // prettier-ignore
+});

@@ -35,12 +35,22 @@ export function readCsv(text: string): Outcome<CsvTable> {
   const read = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy' });
   const broken = read.errors.find(({ code }) => code !== 'UndetectableDelimiter');
   if (broken)
-    return fail({ path: `line ${(broken.row ?? 0) + 1}`, expected: 'whole cells', got: broken.message.toLowerCase() }); // prettier-ignore
-  const [header, ...body] = read.data.map((row) => row.map((cell) => cell.trim().replace(ESCAPED, ''))); // prettier-ignore
+    return fail({
+      path: `line ${(broken.row ?? 0) + 1}`,
+      expected: 'whole cells',
+      got: broken.message.toLowerCase(),
+    });
+  const [header, ...body] = read.data.map((row) =>
+    row.map((cell) => cell.trim().replace(ESCAPED, '')),
+  );
   const columns = header!.map((name, index) => name || `column ${index + 1}`);
   const twice = columns.find((name, index) => columns.indexOf(name) !== index);
   if (twice !== undefined)
-    return fail({ path: 'line 1', expected: 'a name of its own for each column', got: `"${twice}" twice` }); // prettier-ignore
+    return fail({
+      path: 'line 1',
+      expected: 'a name of its own for each column',
+      got: `"${twice}" twice`,
+    });
   return {
     ok: true,
     value: {
@@ -52,6 +62,9 @@ export function readCsv(text: string): Outcome<CsvTable> {
 
 /** A number as a cell has it: a dollar sign, spaces and commas between thousands are let by; `null` when it is none. */
 export function readNumber(cell: string): number | null {
-  const plain = cell.replace(/[$\s]/g, '').replace(/,(?=\d{3}(\D|$))/g, '').replace('−', '-'); // prettier-ignore
+  const plain = cell
+    .replace(/[$\s]/g, '')
+    .replace(/,(?=\d{3}(\D|$))/g, '')
+    .replace('−', '-');
   return /^-?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
 }

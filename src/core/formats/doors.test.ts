@@ -47,7 +47,9 @@ describe('observations as CSV', () => {
     const row = table.ok ? table.value.rows.find(({ what }) => what === 'Roots')! : {};
     expect(row).toMatchObject({ run: 'R1', reading_ft: '30', station_ft: '30', grade: 'moderate' });
     expect(Number(row['sigma_ft'])).toBeGreaterThan(0.5);
-    expect(writeObservations(derivedFrom([{ kind: 'note', readingFt: 3, note: '@x', id: '=a' }]))).toContain(`"'=a"`); // prettier-ignore
+    expect(
+      writeObservations(derivedFrom([{ kind: 'note', readingFt: 3, note: '@x', id: '=a' }])),
+    ).toContain(`"'=a"`);
   });
 
   it('reads what others write: columns guessed, numbers as people write them, nothing dropped', () => {
@@ -55,23 +57,37 @@ describe('observations as CSV', () => {
       'Footage;Description;Way\n12,5;tee, kitchen;out\n30;roots 20% at joint;back\n41;grumble;out',
     );
     if (!table.ok) throw new Error('no table');
-    expect(matchColumns(table.value.columns)).toMatchObject({ reading: 'Footage', what: 'Description', pass: 'Way' }); // prettier-ignore
+    expect(matchColumns(table.value.columns)).toMatchObject({
+      reading: 'Footage',
+      what: 'Description',
+      pass: 'Way',
+    });
     const bad = readObservations(table.value, matchColumns(table.value.columns));
-    expect(bad).toMatchObject({ ok: false, faults: [{ path: 'line 2, Footage', expected: 'a reading in feet' }] }); // prettier-ignore
+    expect(bad).toMatchObject({
+      ok: false,
+      faults: [{ path: 'line 2, Footage', expected: 'a reading in feet' }],
+    });
     const good = { ...table.value, rows: table.value.rows.slice(1) };
     const rows = readObservations(good, matchColumns(good.columns));
     expect(rows).toMatchObject({
       ok: true,
       value: [
-        { understood: true, drafts: [{ kind: 'defect', defect: 'roots', readingFt: 30, pass: 'back', extentRatio: 0.2 }] },
+        {
+          understood: true,
+          drafts: [
+            { kind: 'defect', defect: 'roots', readingFt: 30, pass: 'back', extentRatio: 0.2 },
+          ],
+        },
         { understood: false, drafts: [{ kind: 'flag', readingFt: 41 }] },
       ],
-    }); // prettier-ignore
+    });
   });
 
   it('asks for the column that says what was seen', () => {
     const table = readCsv('a,b\n1,2');
-    expect(table.ok && readObservations(table.value, matchColumns(table.value.columns))).toMatchObject({ ok: false, faults: [{ next: 'choose the column' }] }); // prettier-ignore
+    expect(
+      table.ok && readObservations(table.value, matchColumns(table.value.columns)),
+    ).toMatchObject({ ok: false, faults: [{ next: 'choose the column' }] });
   });
 });
 
@@ -91,7 +107,15 @@ describe('a calendar', () => {
     const derived = derive(demoInspection('alder-bend'));
     expect(writeCalendar(derived)).toBe(writeCalendar(derive(demoInspection('alder-bend'))));
     expect(writeCalendar(derived)).toMatch(/RRULE:FREQ=YEARLY;INTERVAL=2/);
-    expect(listDays(derived).map(({ key }) => key.split('-')[0])).toEqual(['step', 'step', 'step', 'period', 'scope', 'upkeep', 'upkeep']); // prettier-ignore
+    expect(listDays(derived).map(({ key }) => key.split('-')[0])).toEqual([
+      'step',
+      'step',
+      'step',
+      'period',
+      'scope',
+      'upkeep',
+      'upkeep',
+    ]);
   });
 
   it('keeps a line of text a line: no property can be smuggled in', () => {
@@ -115,7 +139,11 @@ describe('chapters of a run', () => {
   });
 
   it('lets no markup and no timing through, and knows its runs', () => {
-    const text = writeChapters(derivedFrom([{ kind: 'note', readingFt: 3, note: '<b>x</b>\n\n00:00 --> 00:09' }]), 'R1', 5000)!; // prettier-ignore
+    const text = writeChapters(
+      derivedFrom([{ kind: 'note', readingFt: 3, note: '<b>x</b>\n\n00:00 --> 00:09' }]),
+      'R1',
+      5000,
+    )!;
     expect(text).not.toContain('<b>');
     expect(text).toContain('00:00:05.000 --> 00:01:05.000');
     expect(writeChapters(derivedFrom([]), 'R9')).toBeNull();
@@ -123,8 +151,16 @@ describe('chapters of a run', () => {
 });
 
 it('located points that have positions are GeoJSON, longitude first', () => {
-  const located = { kind: 'locate', depthIn: 40, mark: 'white x', readingFt: 20, position: { latDeg: 45.5, lonDeg: -122.6 } } as const; // prettier-ignore
-  const read = JSON.parse(writeGeoJson(derivedFrom([located, { kind: 'locate', depthIn: 30, readingFt: 30 }]))); // prettier-ignore
+  const located = {
+    kind: 'locate',
+    depthIn: 40,
+    mark: 'white x',
+    readingFt: 20,
+    position: { latDeg: 45.5, lonDeg: -122.6 },
+  } as const;
+  const read = JSON.parse(
+    writeGeoJson(derivedFrom([located, { kind: 'locate', depthIn: 30, readingFt: 30 }])),
+  );
   expect(read.type).toBe('FeatureCollection');
   expect(read.features).toHaveLength(1);
   expect(read.features[0]).toMatchObject({
@@ -139,9 +175,17 @@ it('an issued number stays with its finding, and no other ever takes it', () => 
   const crack = defect('crack', { form: 'open', readingFt: 40 });
   const numbersOf = (inspection: Inspection) =>
     Object.fromEntries(derive(inspection).findings.map(({ id, number }) => [id, number]));
-  const issued = { id: 'N', kind: 'issued-numbers', reason: '', numbers: { 'F-R1-e1': 4, 'F-R1-e9': 1 } }; // prettier-ignore
+  const issued = {
+    id: 'N',
+    kind: 'issued-numbers',
+    reason: '',
+    numbers: { 'F-R1-e1': 4, 'F-R1-e9': 1 },
+  };
   const inspection = { ...inspectionOf([runOf([roots, crack])]), decisions: [issued as never] };
   expect(numbersOf(inspection)).toEqual({ 'F-R1-e1': 4, 'F-R1-e2': 2 });
   const taken = { ...issued, numbers: { 'F-R1-e1': 2 } };
-  expect(numbersOf({ ...inspection, decisions: [taken as never] })).toEqual({ 'F-R1-e1': 2, 'F-R1-e2': 3 }); // prettier-ignore
+  expect(numbersOf({ ...inspection, decisions: [taken as never] })).toEqual({
+    'F-R1-e1': 2,
+    'F-R1-e2': 3,
+  });
 });

@@ -8,7 +8,10 @@ export function writeGeoJson(derived: Derived): string {
       axis.log.standing.flatMap((entry) => {
         if (entry.kind !== 'locate' || !entry.position) return [];
         const { latDeg, lonDeg } = entry.position;
-        const place = entry.readingFt === null || !axis.placed ? null : axis.placeOf(entry.pass, entry.readingFt); // prettier-ignore
+        const place =
+          entry.readingFt === null || !axis.placed
+            ? null
+            : axis.placeOf(entry.pass, entry.readingFt);
         return [
           {
             type: 'Feature',

@@ -34,11 +34,22 @@ export function listDays(derived: Derived): Day[] {
   const from = job.inspectionPeriodEndsOn ?? scoped;
   const { site } = repairOf(derived);
   const findings = inScope(derived);
-  const steps = composeSteps(derived).flatMap(
-    ({ text, byOn }, index): Day[] =>
-    byOn === null ? [] : [{ key: `step-${index + 1}`, on: byOn, title: text, text: 'From the sewer lateral report.' }], // prettier-ignore
+  const steps = composeSteps(derived).flatMap(({ text, byOn }, index): Day[] =>
+    byOn === null
+      ? []
+      : [
+          {
+            key: `step-${index + 1}`,
+            on: byOn,
+            title: text,
+            text: 'From the sewer lateral report.',
+          },
+        ],
   );
-  const repairs = findings.some(({ action, responsibleSide }) => responsibleSide === 'owner' && ['repair', 'urgent'].includes(action)); // prettier-ignore
+  const repairs = findings.some(
+    ({ action, responsibleSide }) =>
+      responsibleSide === 'owner' && ['repair', 'urgent'].includes(action),
+  );
   const upkeep = findings
     .filter(({ action, responsibleSide }) => action === 'upkeep' && responsibleSide === 'owner')
     .map((finding): Day => {
@@ -54,8 +65,26 @@ export function listDays(derived: Derived): Day[] {
     });
   return [
     ...steps,
-    ...(job.inspectionPeriodEndsOn ? [{ key: 'period', on: job.inspectionPeriodEndsOn, title: 'Inspection period ends', text: job.inspectionPeriodEndsAt ? `At ${job.inspectionPeriodEndsAt}.` : '' }] : []), // prettier-ignore
-    ...(repairs ? [{ key: 'scope-again', on: after(from, { days: SCOPE_AGAIN_DAYS }), title: 'Scope the sewer again, to prove the repair', text: 'On video, from the same access.' }] : []), // prettier-ignore
+    ...(job.inspectionPeriodEndsOn
+      ? [
+          {
+            key: 'period',
+            on: job.inspectionPeriodEndsOn,
+            title: 'Inspection period ends',
+            text: job.inspectionPeriodEndsAt ? `At ${job.inspectionPeriodEndsAt}.` : '',
+          },
+        ]
+      : []),
+    ...(repairs
+      ? [
+          {
+            key: 'scope-again',
+            on: after(from, { days: SCOPE_AGAIN_DAYS }),
+            title: 'Scope the sewer again, to prove the repair',
+            text: 'On video, from the same access.',
+          },
+        ]
+      : []),
     ...upkeep,
   ];
 }
@@ -71,20 +100,31 @@ export function writeCalendar(derived: Derived): string {
   const { job, property } = plainData(derived.inspection);
   const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim();
   const stampMs = Date.parse(job.scheduledFor);
-  const events = listDays(derived).map((day): EventAttributes => ({
-    uid: `${encodeURIComponent(job.id)}-${encodeURIComponent(day.key)}@chert`,
-    productId: 'chert',
-    calName: `Sewer lateral, ${oneLine(property.address)}`,
-    start: dateOf(day.on),
-    end: dateOf(after(day.on, { days: 1 })),
-    title: oneLine(day.title),
-    description: day.text,
-    location: oneLine(property.address),
-    busyStatus: 'FREE',
-    timestamp: stampMs,
-    ...(day.everyYears ? { recurrenceRule: `FREQ=YEARLY;INTERVAL=${day.everyYears};COUNT=10` } : {}),
-    alarms: [{ action: 'display', description: oneLine(day.title), trigger: { hours: 15, minutes: 0, before: true } }],
-  }) as EventAttributes); // prettier-ignore
+  const events = listDays(derived).map(
+    (day): EventAttributes =>
+      ({
+        uid: `${encodeURIComponent(job.id)}-${encodeURIComponent(day.key)}@chert`,
+        productId: 'chert',
+        calName: `Sewer lateral, ${oneLine(property.address)}`,
+        start: dateOf(day.on),
+        end: dateOf(after(day.on, { days: 1 })),
+        title: oneLine(day.title),
+        description: day.text,
+        location: oneLine(property.address),
+        busyStatus: 'FREE',
+        timestamp: stampMs,
+        ...(day.everyYears
+          ? { recurrenceRule: `FREQ=YEARLY;INTERVAL=${day.everyYears};COUNT=10` }
+          : {}),
+        alarms: [
+          {
+            action: 'display',
+            description: oneLine(day.title),
+            trigger: { hours: 15, minutes: 0, before: true },
+          },
+        ],
+      }) as EventAttributes,
+  );
   if (events.length === 0) return EMPTY;
   const { error, value } = createEvents(events);
   if (error || !value) throw new Error(`the calendar of ${job.id}: ${String(error)}`);

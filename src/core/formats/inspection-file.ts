@@ -81,7 +81,9 @@ const MOST_STILLS = 5_000;
 
 /** Whether the entries of a file name more stills than a job may have. */
 function stillsFault(runs: unknown): Fault | null {
-  const lists = Array.isArray(runs) ? runs.map((run: { entries?: unknown } | null) => run?.entries) : []; // prettier-ignore
+  const lists = Array.isArray(runs)
+    ? runs.map((run: { entries?: unknown } | null) => run?.entries)
+    : [];
   let count = 0;
   for (const list of lists)
     for (const entry of Array.isArray(list) ? (list as ({ photoIds?: unknown } | null)[]) : [])

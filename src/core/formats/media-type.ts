@@ -1,5 +1,6 @@
 /** The types of stills and voice notes that Chert keeps. */
-export type MediaType = 'image/jpeg' | 'image/png' | 'audio/webm' | 'audio/ogg' | 'audio/mp4' | 'audio/wav'; // prettier-ignore
+export type MediaType =
+  'image/jpeg' | 'image/png' | 'audio/webm' | 'audio/ogg' | 'audio/mp4' | 'audio/wav';
 
 type Signature = {
   readonly type: MediaType;

@@ -11,8 +11,20 @@ import type { Pass } from '../log/vocabulary';
 import { type CsvTable, readNumber, writeCsv } from './csv';
 
 const COLUMNS = [
-  'run', 'entry', 'at', 'pass', 'reading_ft', 'station_ft', 'sigma_ft', 'to_station_ft', 'what', 'finding', 'grade', 'action', 'call_out',
-] as const; // prettier-ignore
+  'run',
+  'entry',
+  'at',
+  'pass',
+  'reading_ft',
+  'station_ft',
+  'sigma_ft',
+  'to_station_ft',
+  'what',
+  'finding',
+  'grade',
+  'action',
+  'call_out',
+] as const;
 
 const feet = (value: number | undefined) => (value === undefined ? null : roundTo(value, 2));
 
@@ -29,8 +41,11 @@ export function writeObservations(derived: Derived): string {
         .map((entry) => {
           const { replaces: _replaces, ...whole } = withHeir(entry, axis.log);
           const between = axis.placed && entry.readingFt !== null ? axis.placeOfEntry(entry) : null;
-          const isStretch = between !== null && Math.abs(between.to.stationFt - between.from.stationFt) > 1e-9; // prettier-ignore
-          const finding = findings.find(({ entryIds, runIds }) => runIds.includes(axis.run.id) && entryIds.includes(entry.id)); // prettier-ignore
+          const isStretch =
+            between !== null && Math.abs(between.to.stationFt - between.from.stationFt) > 1e-9;
+          const finding = findings.find(
+            ({ entryIds, runIds }) => runIds.includes(axis.run.id) && entryIds.includes(entry.id),
+          );
           return {
             run: axis.name,
             entry: entry.id,
@@ -83,11 +98,23 @@ export function matchColumns(columns: readonly string[]): Matching {
   const plain = (name: string) => name.trim().replace(/\s+/g, '_');
   const find = (key: keyof Matching) => {
     // What reads back exactly is better than what was written for people.
-    const exact = key === 'what' ? columns.find((name) => /^call_?-?out$/i.test(plain(name))) : undefined;
-    return exact ?? columns.find((name) => LIKELY[key].test(plain(name)) || LIKELY[key].test(name)) ?? null;
+    const exact =
+      key === 'what' ? columns.find((name) => /^call_?-?out$/i.test(plain(name))) : undefined;
+    return (
+      exact ??
+      columns.find((name) => LIKELY[key].test(plain(name)) || LIKELY[key].test(name)) ??
+      null
+    );
   };
-  return { reading: find('reading'), what: find('what'), pass: find('pass'), to: find('to'), id: find('id'), at: find('at') };
-} // prettier-ignore
+  return {
+    reading: find('reading'),
+    what: find('what'),
+    pass: find('pass'),
+    to: find('to'),
+    id: find('id'),
+    at: find('at'),
+  };
+}
 
 /** The most rows that are read at once: each is read as a call-out. A day's log has some hundreds. */
 const MOST_ROWS = 5_000;
@@ -118,11 +145,32 @@ export function readObservations(
   ownWords: readonly OwnWord[] = [],
 ): Outcome<readonly ReadRow[]> {
   if (matching.what === null)
-    return { ok: false, faults: [{ path: 'line 1', expected: 'a column that says what was seen', got: table.columns.join(', '), next: 'choose the column' }] }; // prettier-ignore
+    return {
+      ok: false,
+      faults: [
+        {
+          path: 'line 1',
+          expected: 'a column that says what was seen',
+          got: table.columns.join(', '),
+          next: 'choose the column',
+        },
+      ],
+    };
   if (table.rows.length > MOST_ROWS)
-    return { ok: false, faults: [{ path: `line ${MOST_ROWS + 2}`, expected: `at most ${MOST_ROWS} rows`, got: String(table.rows.length), next: 'bring in a run at a time' }] }; // prettier-ignore
+    return {
+      ok: false,
+      faults: [
+        {
+          path: `line ${MOST_ROWS + 2}`,
+          expected: `at most ${MOST_ROWS} rows`,
+          got: String(table.rows.length),
+          next: 'bring in a run at a time',
+        },
+      ],
+    };
   const faults: Fault[] = [];
-  const cell = (row: Readonly<Record<string, string>>, name: string | null) => (name === null ? '' : (row[name] ?? '').trim()); // prettier-ignore
+  const cell = (row: Readonly<Record<string, string>>, name: string | null) =>
+    name === null ? '' : (row[name] ?? '').trim();
   const rows = table.rows.flatMap((row, index): ReadRow[] => {
     const line = index + 2;
     const what = cell(row, matching.what);
@@ -130,7 +178,11 @@ export function readObservations(
     if (what === '') return [];
     const readingFt = said === '' ? null : readNumber(said);
     if (said !== '' && (readingFt === null || readingFt < 0)) {
-      faults.push({ path: `line ${line}, ${matching.reading}`, expected: 'a reading in feet', got: sayGot(said) }); // prettier-ignore
+      faults.push({
+        path: `line ${line}, ${matching.reading}`,
+        expected: 'a reading in feet',
+        got: sayGot(said),
+      });
       return [];
     }
     const toText = cell(row, matching.to);
@@ -139,7 +191,14 @@ export function readObservations(
     const isExact = /^call_?-?out$/i.test(matching.what ?? '');
     const to = toFt !== null && toFt !== readingFt && !isExact ? ` to ${toFt} ft` : '';
     const text = isExact || readingFt === null ? what : `${what} at ${readingFt} ft${to}`;
-    const read = parseCallout(text, { counterFt: readingFt, pass: isExact ? 'out' : (pass ?? 'out'), boreHereIn: null, standing: [], openIds: new Set(), ownWords }); // prettier-ignore
+    const read = parseCallout(text, {
+      counterFt: readingFt,
+      pass: isExact ? 'out' : (pass ?? 'out'),
+      boreHereIn: null,
+      standing: [],
+      openIds: new Set(),
+      ownWords,
+    });
     const drafts = read?.drafts ?? [];
     return [
       {
@@ -167,7 +226,10 @@ export function entriesOfRows(
     drafts.map((draft, index) => {
       const entry = { ...draft, id: index === 0 && id ? id : newId(), at: at ?? now } as Entry;
       const checked = checkEntry(entry);
-      if (!checked.ok) faults.push(...checked.faults.map((fault) => ({ ...fault, path: `line ${line}, ${fault.path}` }))); // prettier-ignore
+      if (!checked.ok)
+        faults.push(
+          ...checked.faults.map((fault) => ({ ...fault, path: `line ${line}, ${fault.path}` })),
+        );
       return entry;
     }),
   );

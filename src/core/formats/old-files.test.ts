@@ -32,7 +32,12 @@ describe.each(NAMES)('the old file %s', (name) => {
 describe('what old files call otherwise', () => {
   it('is read as what it is called now', () => {
     const { accessPoints } = open('alder-bend.chert.json');
-    expect(accessPoints.map(alongLineOf)).toEqual(['house-end', 'house-end', 'house-end', 'near-street']); // prettier-ignore
+    expect(accessPoints.map(alongLineOf)).toEqual([
+      'house-end',
+      'house-end',
+      'house-end',
+      'near-street',
+    ]);
   });
 
   it('is not made up: a pool before any word of the water is unverified', () => {

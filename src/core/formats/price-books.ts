@@ -1,13 +1,28 @@
 import { type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
-import { type PriceBook, priceBookSchema, pricesOf, whyImplausible } from '../repair/prices/price-book'; // prettier-ignore
+import {
+  type PriceBook,
+  priceBookSchema,
+  pricesOf,
+  whyImplausible,
+} from '../repair/prices/price-book';
 import { isPriceKey, PRICE_KEYS, PRICE_TABLE, type PriceKey } from '../repair/prices/price-table';
 import type { Range } from '../repair/range';
 import { readCsv, readNumber, writeCsv } from './csv';
 
 const FORMAT = 'chert-price-books';
 const VERSION = 1;
-const COLUMNS = ['book', 'source', 'edited', 'price', 'what', 'unit', 'low', 'likely', 'high'] as const; // prettier-ignore
+const COLUMNS = [
+  'book',
+  'source',
+  'edited',
+  'price',
+  'what',
+  'unit',
+  'low',
+  'likely',
+  'high',
+] as const;
 
 type Books = Outcome<readonly PriceBook[]>;
 
@@ -23,7 +38,12 @@ function readJson(text: string): Books {
   try {
     value = JSON.parse(text);
   } catch {
-    return fail({ path: '', expected: 'price books in JSON', got: 'text that is not JSON', next: 'export the books again and bring in that file' }); // prettier-ignore
+    return fail({
+      path: '',
+      expected: 'price books in JSON',
+      got: 'text that is not JSON',
+      next: 'export the books again and bring in that file',
+    });
   }
   const { format, version, books } = (value ?? {}) as Record<string, unknown>;
   if (format !== FORMAT)
@@ -46,14 +66,26 @@ export function writePriceBooksCsv(books: readonly PriceBook[]): string {
     return PRICE_KEYS.map((key) => {
       const { low, likely, high } = prices[key];
       const { unit, says } = PRICE_TABLE[key];
-      return { book: book.name, source: book.source, edited: book.editedOn, price: key, what: says, unit, low, likely, high }; // prettier-ignore
+      return {
+        book: book.name,
+        source: book.source,
+        edited: book.editedOn,
+        price: key,
+        what: says,
+        unit,
+        low,
+        likely,
+        high,
+      };
     });
   });
   return writeCsv(COLUMNS, rows);
 }
 
 const isChert = (key: PriceKey, { low, likely, high }: Range) =>
-  low === PRICE_TABLE[key].low && likely === PRICE_TABLE[key].likely && high === PRICE_TABLE[key].high; // prettier-ignore
+  low === PRICE_TABLE[key].low &&
+  likely === PRICE_TABLE[key].likely &&
+  high === PRICE_TABLE[key].high;
 
 type Row = Readonly<Record<string, string>>;
 
@@ -63,13 +95,22 @@ function rangeOf(row: Row, key: PriceKey, path: string): Outcome<Range> {
   const cell = (name: 'low' | 'likely' | 'high') => {
     const said = readNumber(row[name] ?? '');
     if (said === null)
-      faults.push({ path: `${path}, ${name}`, expected: 'an amount in dollars', got: sayGot(row[name] ?? '') }); // prettier-ignore
+      faults.push({
+        path: `${path}, ${name}`,
+        expected: 'an amount in dollars',
+        got: sayGot(row[name] ?? ''),
+      });
     return said ?? 0;
   };
   const range = { low: cell('low'), likely: cell('likely'), high: cell('high') };
   const why = faults.length === 0 ? whyImplausible(key, range) : null;
   if (why !== null)
-    faults.push({ path, expected: 'a price that can be right', got: `${range.low}, ${range.likely}, ${range.high}: ${why}`, next: 'mend the row and bring the file in again' }); // prettier-ignore
+    faults.push({
+      path,
+      expected: 'a price that can be right',
+      got: `${range.low}, ${range.likely}, ${range.high}: ${why}`,
+      next: 'mend the row and bring the file in again',
+    });
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: range };
 }
 
@@ -77,19 +118,41 @@ function rangeOf(row: Row, key: PriceKey, path: string): Outcome<Range> {
 function readBooksCsv(text: string, newId: () => string): Books {
   const table = readCsv(text);
   if (!table.ok) return table;
-  const missing = COLUMNS.filter((name) => !['what', 'unit'].includes(name) && !table.value.columns.includes(name)); // prettier-ignore
+  const missing = COLUMNS.filter(
+    (name) => !['what', 'unit'].includes(name) && !table.value.columns.includes(name),
+  );
   if (missing.length > 0)
-    return { ok: false, faults: [{ path: 'line 1', expected: `the columns ${missing.join(', ')}`, got: table.value.columns.join(', '), next: 'export a book to see what the file looks like' }] }; // prettier-ignore
+    return {
+      ok: false,
+      faults: [
+        {
+          path: 'line 1',
+          expected: `the columns ${missing.join(', ')}`,
+          got: table.value.columns.join(', '),
+          next: 'export a book to see what the file looks like',
+        },
+      ],
+    };
   const faults: Fault[] = [];
   const books = new Map<string, PriceBook>();
   for (const [index, row] of table.value.rows.entries()) {
     const path = `line ${index + 2}`;
     const name = row['book'] ?? '';
-    const book = books.get(name) ?? { id: newId(), name, source: row['source'] ?? '', editedOn: row['edited'] ?? '', prices: {} }; // prettier-ignore
+    const book = books.get(name) ?? {
+      id: newId(),
+      name,
+      source: row['source'] ?? '',
+      editedOn: row['edited'] ?? '',
+      prices: {},
+    };
     books.set(name, book);
     const key = row['price'] ?? '';
     if (!isPriceKey(key)) {
-      faults.push({ path: `${path}, price`, expected: 'the name of a price, such as dig.foot', got: sayGot(key) }); // prettier-ignore
+      faults.push({
+        path: `${path}, price`,
+        expected: 'the name of a price, such as dig.foot',
+        got: sayGot(key),
+      });
       continue;
     }
     const range = rangeOf(row, key, path);

@@ -10,8 +10,10 @@ const tern = demoInspection('tern-street');
 function oddly(odd: (id: string) => string): Inspection {
   const text = writeInspectionFile({
     ...tern,
-    decisions: [{ id: 'd', kind: 'override-finding', reason: 'R1', findingId: 'F-R1-e2', runIds: ['R1'] }],
-  }); // prettier-ignore
+    decisions: [
+      { id: 'd', kind: 'override-finding', reason: 'R1', findingId: 'F-R1-e2', runIds: ['R1'] },
+    ],
+  });
   const names = ['R1', 'R2', 'A', 'B', tern.job.id];
   return JSON.parse(text, (key, value: unknown) => {
     if (typeof value !== 'string' || key === 'reason' || key === 'label') return value;
@@ -34,12 +36,18 @@ describe('ids of a file', () => {
       const file = oddly(odd);
       const { inspection, fileIds } = withSafeIds(file);
       const { job, runs, accessPoints, ties, decisions } = inspection;
-      expect([job.id, ...runs.map(({ id }) => id), ...accessPoints.map(({ id }) => id)].every(isSafeId)).toBe(true); // prettier-ignore
+      expect(
+        [job.id, ...runs.map(({ id }) => id), ...accessPoints.map(({ id }) => id)].every(isSafeId),
+      ).toBe(true);
       const runIds = runs.map(({ id }) => id);
       expect(runIds).toContain(job.referenceRunId);
       for (const tie of ties)
         for (const { runId } of tie.sightings) expect(runIds).toContain(runId);
-      expect(decisions[0]).toMatchObject({ reason: 'R1', runIds: [runIds[0]], findingId: `F-${runIds[0]}-e2` }); // prettier-ignore
+      expect(decisions[0]).toMatchObject({
+        reason: 'R1',
+        runIds: [runIds[0]],
+        findingId: `F-${runIds[0]}-e2`,
+      });
       expect(writeInspectionFile(withFileIds(inspection, fileIds))).toBe(writeInspectionFile(file));
     }
   });

@@ -45,11 +45,19 @@ describe('a settings file', () => {
 
 it('a new job begins as the inspector judges, and one booked before settings did as Chert does', () => {
   const booking = {
-    id: 'J', address: '1 Test Way', client: 'C', inspector: 'I', scope: 'lateral',
-    scheduledFor: '2026-11-03T09:00:00-08:00', responsibility: 'to-main',
-  } as const; // prettier-ignore
+    id: 'J',
+    address: '1 Test Way',
+    client: 'C',
+    inspector: 'I',
+    scope: 'lateral',
+    scheduledFor: '2026-11-03T09:00:00-08:00',
+    responsibility: 'to-main',
+  } as const;
   const mine = startInspection(booking, MINE.judgement);
   expect(mine.job.profile).toBe('renew-first');
   expect(mine.settings.thresholds).toEqual({ rootsMajorFrom: 0.3 });
-  expect(startInspection(booking)).toMatchObject({ job: { profile: 'maintain-first' }, settings: {} }); // prettier-ignore
+  expect(startInspection(booking)).toMatchObject({
+    job: { profile: 'maintain-first' },
+    settings: {},
+  });
 });

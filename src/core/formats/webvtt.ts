@@ -12,7 +12,12 @@ function sayTime(ms: number): string {
 
 /** Text that a cue may hold: on one line, with nothing that would be taken for markup or a timing. */
 const escape = (text: string) =>
-  text.replace(/\s+/g, ' ').replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').trim(); // prettier-ignore
+  text
+    .replace(/\s+/g, ' ')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .trim();
 
 /** The last chapter goes on for this long. */
 const LAST_MS = 10_000;

@@ -49,12 +49,19 @@ const DENIED = ['not', 'no', 'without', 'isnt', 'never'];
 export function troubleOf({ trouble, obstacle, usable }: AccessPoint): Trouble | null {
   if (trouble !== undefined) return trouble;
   if (obstacle === null || obstacle.trim() === '') return usable ? null : 'other';
-  const words = obstacle.toLowerCase().replace(/['’]/g, '').split(/[^a-z]+/); // prettier-ignore
+  const words = obstacle
+    .toLowerCase()
+    .replace(/['’]/g, '')
+    .split(/[^a-z]+/);
   const says = (stems: readonly string[]) =>
     words.some(
-      (word, at) => stems.some((stem) => word.startsWith(stem)) && !DENIED.includes(words[at - 1] ?? ''), // prettier-ignore
+      (word, at) =>
+        stems.some((stem) => word.startsWith(stem)) && !DENIED.includes(words[at - 1] ?? ''),
     );
-  const isStuck = says(STUCK) || (words.includes('not') && words.some((word) => ['come', 'turn', 'open', 'move', 'budge'].includes(word))); // prettier-ignore
+  const isStuck =
+    says(STUCK) ||
+    (words.includes('not') &&
+      words.some((word) => ['come', 'turn', 'open', 'move', 'budge'].includes(word)));
   if (!usable && isStuck) return 'stuck-cap';
   return says(BURIED) ? 'buried' : 'in-the-way';
 }

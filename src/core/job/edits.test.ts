@@ -118,18 +118,46 @@ describe('edits of unknown shape', () => {
     ['no list', 7, 'edits: expected a list of at most 1000 edits'],
     ['no path', [{}], 'edits[0].path: expected a path of 2 to 12 keys'],
     ['another section', [{ path: ['format', 'x'], value: 1 }], 'edits[0].path'],
-    ['a bad value', [{ path: ['property', 'yearBuilt'], value: 'old' }], 'property.yearBuilt: expected a number'],
-    ['a needed field taken out', [{ path: ['property', 'address'] }], 'property.address: expected a value here'],
-    ['a run taken out', [{ path: ['runs', 'R1'] }], 'edits[0].value: expected an object, got nothing'],
-    ['a part that is text', [{ path: ['ties', 'T1'], value: 'x' }], 'edits[0].value: expected an object'],
-    ['a part under another id', [{ path: ['decisions', 'd'], value: { id: 'e', kind: 'k', reason: '' } }], 'decisions.d.id: expected d'],
-    ['a run from nowhere', [{ path: ['runs', 'R7'], value: { ...setup, id: 'R7', accessPointId: 'Z' } }], 'runs[1].accessPointId'],
+    [
+      'a bad value',
+      [{ path: ['property', 'yearBuilt'], value: 'old' }],
+      'property.yearBuilt: expected a number',
+    ],
+    [
+      'a needed field taken out',
+      [{ path: ['property', 'address'] }],
+      'property.address: expected a value here',
+    ],
+    [
+      'a run taken out',
+      [{ path: ['runs', 'R1'] }],
+      'edits[0].value: expected an object, got nothing',
+    ],
+    [
+      'a part that is text',
+      [{ path: ['ties', 'T1'], value: 'x' }],
+      'edits[0].value: expected an object',
+    ],
+    [
+      'a part under another id',
+      [{ path: ['decisions', 'd'], value: { id: 'e', kind: 'k', reason: '' } }],
+      'decisions.d.id: expected d',
+    ],
+    [
+      'a run from nowhere',
+      [{ path: ['runs', 'R7'], value: { ...setup, id: 'R7', accessPointId: 'Z' } }],
+      'runs[1].accessPointId',
+    ],
     ['a prototype', [{ path: ['property', '__proto__'], value: { polluted: 1 } }], ''],
   ])('%s', (_, edits, says) => {
     const outcome = checkEdits(alder, edits);
-    const said = outcome.ok ? '' : outcome.faults.map((one) => `${one.path}: expected ${one.expected}, got ${one.got}`).join('\n');
+    const said = outcome.ok
+      ? ''
+      : outcome.faults
+          .map((one) => `${one.path}: expected ${one.expected}, got ${one.got}`)
+          .join('\n');
     expect(said).toContain(says);
     expect(outcome.ok).toBe(says === '');
     expect(({} as { polluted?: number }).polluted).toBeUndefined();
-  }); // prettier-ignore
+  });
 });

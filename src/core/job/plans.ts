@@ -26,8 +26,16 @@ export type OwnPlanDecision = Decision & {
 };
 
 export const QUOTE_INCLUDES = [
-  'cleaning', 'tees', 'abatement', 'permit', 'right-of-way', 'restoration', 'marks', 'shoring', 'proof',
-] as const; // prettier-ignore
+  'cleaning',
+  'tees',
+  'abatement',
+  'permit',
+  'right-of-way',
+  'restoration',
+  'marks',
+  'shoring',
+  'proof',
+] as const;
 /** What a contractor's quote says that its price includes. */
 export type QuoteInclude = (typeof QUOTE_INCLUDES)[number];
 
@@ -101,8 +109,10 @@ export const quoteSchema = Joi.object({
   includes: Joi.array().items(oneOf(QUOTE_INCLUDES)).required(),
 }).unknown();
 
-const fits = <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T => !schema.validate(decision, { convert: false }).error; // prettier-ignore
+const fits =
+  <T extends Decision>(schema: Joi.ObjectSchema) =>
+  (decision: Decision): decision is T =>
+    !schema.validate(decision, { convert: false }).error;
 
 /** The plan chosen last; `null` while Chert's pick stands. Malformed decisions are left alone. */
 export function chosenPlan(decisions: readonly Decision[]): ChoosePlanDecision | null {

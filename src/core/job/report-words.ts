@@ -55,11 +55,15 @@ const limitsSchema = Joi.object({
 const numbersSchema = Joi.object({
   ...base,
   kind: Joi.valid('issued-numbers').required(),
-  numbers: Joi.object().pattern(Joi.string(), Joi.number().integer().min(1).max(1_000_000)).required(), // prettier-ignore
+  numbers: Joi.object()
+    .pattern(Joi.string(), Joi.number().integer().min(1).max(1_000_000))
+    .required(),
 }).unknown();
 
-const fits = <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T => !schema.validate(decision, { convert: false }).error; // prettier-ignore
+const fits =
+  <T extends Decision>(schema: Joi.ObjectSchema) =>
+  (decision: Decision): decision is T =>
+    !schema.validate(decision, { convert: false }).error;
 
 /** The last wording for each text. Malformed decisions are left alone. */
 export function wordingsOf(decisions: readonly Decision[]): ReadonlyMap<string, WordingDecision> {

@@ -66,8 +66,10 @@ const leftSiteSchema = Joi.object({
     .required(),
 }).unknown();
 
-const fits = <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T => !schema.validate(decision).error; // prettier-ignore
+const fits =
+  <T extends Decision>(schema: Joi.ObjectSchema) =>
+  (decision: Decision): decision is T =>
+    !schema.validate(decision).error;
 
 /** The decisions over findings, oldest first. Others, and malformed ones, are left alone. */
 export function listFindingDecisions(

@@ -23,29 +23,42 @@ export function cleanEntry<E extends Entry | EntryDraft>(entry: E): Cleaned<E> {
     why.push(text);
   };
   if ((entry.readingFt ?? 0) > MOST.rodFt)
-    drop('readingFt', `a footage of ${sayFt(entry.readingFt!)} ft, farther than any rod goes`, null);
+    drop(
+      'readingFt',
+      `a footage of ${sayFt(entry.readingFt!)} ft, farther than any rod goes`,
+      null,
+    );
   if ('toReadingFt' in entry && (entry.toReadingFt ?? 0) > MOST.rodFt)
     drop('toReadingFt', `an end at ${sayFt(entry.toReadingFt!)} ft, farther than any rod goes`);
   if (entry.kind === 'defect') {
     for (const field of ['fillRatio', 'extentRatio'] as const) {
       const share = entry[field] ?? 0;
-      if (share > 1 + 1e-9) drop(field, `${sayPercent(share)} of the pipe, more than the whole of it`);
+      if (share > 1 + 1e-9)
+        drop(field, `${sayPercent(share)} of the pipe, more than the whole of it`);
     }
     for (const field of ['depthIn', 'offsetIn', 'gapIn', 'lipIn'] as const) {
       const size = entry[field] ?? 0;
-      if (size > (field === 'gapIn' ? MOST.gapIn : MOST.boreIn.to)) drop(field, `a size of ${sayIn(size)} in, larger than any pipe`);
+      if (size > (field === 'gapIn' ? MOST.gapIn : MOST.boreIn.to))
+        drop(field, `a size of ${sayIn(size)} in, larger than any pipe`);
     }
   }
-  if (entry.kind === 'material' && entry.diameterIn !== undefined && possibleBoreIn(entry) === undefined)
+  if (
+    entry.kind === 'material' &&
+    entry.diameterIn !== undefined &&
+    possibleBoreIn(entry) === undefined
+  )
     drop('diameterIn', `a pipe of ${sayIn(entry.diameterIn)} in, which nobody makes`);
   if (entry.kind === 'locate' && entry.depthIn !== undefined && possibleDepthIn(entry) === null) {
-    drop('depthIn', `a depth of ${sayFt(Math.max(entry.depthIn, entry.depthToIn ?? 0) / 12)} ft, deeper than a house sewer is located`);
+    drop(
+      'depthIn',
+      `a depth of ${sayFt(Math.max(entry.depthIn, entry.depthToIn ?? 0) / 12)} ft, deeper than a house sewer is located`,
+    );
     if (entry.depthToIn !== undefined) wrong['depthToIn'] = undefined;
   }
   if (why.length === 0) return { value: entry, why };
   const kept = Object.entries({ ...entry, ...wrong }).filter(([, value]) => value !== undefined);
   return { value: Object.fromEntries(kept) as unknown as E, why };
-} // prettier-ignore
+}
 
 function cleanRun(run: Run): Cleaned<Run> & { readonly found: readonly Impossible[] } {
   const found: Impossible[] = [];
@@ -70,8 +83,10 @@ export function saneInspection(inspection: Inspection): {
   const runs = inspection.runs.map(cleanRun);
   const impossible: Impossible[] = runs.flatMap(({ found }) => found);
   const { yearBuilt } = inspection.property;
-  const isToCome = yearBuilt !== undefined && yearBuilt > Number(inspection.job.scheduledFor.slice(0, 4)); // prettier-ignore
-  if (isToCome) impossible.push({ runId: null, entryId: null, text: `built in ${yearBuilt}, a year to come` }); // prettier-ignore
+  const isToCome =
+    yearBuilt !== undefined && yearBuilt > Number(inspection.job.scheduledFor.slice(0, 4));
+  if (isToCome)
+    impossible.push({ runId: null, entryId: null, text: `built in ${yearBuilt}, a year to come` });
   if (impossible.length === 0) return { inspection, impossible };
   const { yearBuilt: _yearBuilt, ...property } = inspection.property;
   return {

@@ -34,9 +34,19 @@ export type ActionContext = {
 
 /** Defects of the pipe itself. */
 export const STRUCTURE: readonly FindingKind[] = [
-  'crack', 'break', 'hole', 'collapse', 'offset', 'gap', 'deformation', 'wall-loss', 'spalling',
-  'coupling-failed', 'intruding-tap', 'lip',
-]; // prettier-ignore
+  'crack',
+  'break',
+  'hole',
+  'collapse',
+  'offset',
+  'gap',
+  'deformation',
+  'wall-loss',
+  'spalling',
+  'coupling-failed',
+  'intruding-tap',
+  'lip',
+];
 /** What a cleaning takes out. */
 export const DEPOSITS: readonly FindingKind[] = ['grease', 'scale', 'debris', 'mineral'];
 /** Slight ones of these are cleaned out in the ordinary course. */
@@ -80,8 +90,9 @@ function chooseByTable(context: ActionContext): { action: Action; reason: Reason
   }
   if (severity === 'moderate') {
     const held =
-      kind === 'roots' || DEPOSITS.includes(kind) ||
-      (kind === 'standing-water' && context.heldByLip); // prettier-ignore
+      kind === 'roots' ||
+      DEPOSITS.includes(kind) ||
+      (kind === 'standing-water' && context.heldByLip);
     if (renew && (kind === 'roots' || STRUCTURE.includes(kind))) {
       return said('repair', 'moderate: Renew first repairs roots and structure at this grade');
     }

@@ -66,9 +66,21 @@ export function compareJudgements(
     const because = fresh(old.because, finding.because);
     if (!severity && !action && !provisional && advice.length === 0) return [];
     return [
-      { number, kind, lineId, atFt: span.fromFt, change: 'other', severity, action, provisional, material, because, advice },
+      {
+        number,
+        kind,
+        lineId,
+        atFt: span.fromFt,
+        change: 'other',
+        severity,
+        action,
+        provisional,
+        material,
+        because,
+        advice,
+      },
     ];
   });
   const gone = before.findings.filter(({ id }) => !now.has(id)).map((one) => whole(one, 'gone'));
   return [...changed, ...gone];
-} // prettier-ignore
+}

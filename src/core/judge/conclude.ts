@@ -66,7 +66,12 @@ function once<T extends { readonly rule: string; readonly text: string }>(
   });
 }
 
-const suspect = ({ rule, text, defect, settledBy }: Suspicion): Suspicion => ({ rule, text, defect, settledBy }); // prettier-ignore
+const suspect = ({ rule, text, defect, settledBy }: Suspicion): Suspicion => ({
+  rule,
+  text,
+  defect,
+  settledBy,
+});
 const provide = ({ rule, text, settledBy }: Proviso): Proviso => ({ rule, text, settledBy });
 const byDefect = ({ rule, text, defect }: Suspicion) => `${rule} ${text} ${defect}`;
 
@@ -135,9 +140,10 @@ export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
       ({ rule, on, text, entryIds }) => [rule, on, text, ...entryIds].join(' '),
     ),
   };
-} // prettier-ignore
+}
 
-const idOfMade = ({ of, lineId, key }: MadeFinding) => `${of === 'layout' ? 'L' : 'M'}-${lineId}-${key}`; // prettier-ignore
+const idOfMade = ({ of, lineId, key }: MadeFinding) =>
+  `${of === 'layout' ? 'L' : 'M'}-${lineId}-${key}`;
 
 function makeFinding(
   scene: Scene,

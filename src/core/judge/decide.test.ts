@@ -42,7 +42,10 @@ describe('an override', () => {
   it('may be of the wording alone', () => {
     const plain = job([CRACK]);
     const wording = 'The pipe wall is cracked along the top.';
-    const finding = first({ ...plain, decisions: [over(plain, { kind: 'override-finding', wording })] });
+    const finding = first({
+      ...plain,
+      decisions: [over(plain, { kind: 'override-finding', wording })],
+    });
     expect(finding.ruling!.wording).toBe(wording);
     expect(finding.severity).toBe('moderate');
   });
@@ -52,7 +55,11 @@ describe('an override', () => {
     const decisions = [over(plain, bad)];
     const worse = { ...CRACK, form: 'hairline', replaces: 'e2', at: minute(90) };
     const after = derive({ ...job([CRACK, worse]), decisions });
-    expect(after.findings[0]).toMatchObject({ severity: 'slight', action: 'monitor', ruling: null });
+    expect(after.findings[0]).toMatchObject({
+      severity: 'slight',
+      action: 'monitor',
+      ruling: null,
+    });
     expect(after.findings[0]!.stale[0]).toMatchObject({
       said: 'major, repair',
       changed: expect.arrayContaining(['was form: open', 'now form: hairline']) as unknown,
@@ -76,14 +83,32 @@ describe('an override', () => {
   });
 
   it('on what a rule made of the whole never passes to a logged finding that shares its entries', () => {
-    const pools = [5, 20, 40].map((readingFt): Said => ({ kind: 'defect', defect: 'standing-water', fillRatio: 0.2, readingFt, toReadingFt: readingFt + 4 }));
+    const pools = [5, 20, 40].map((readingFt): Said => ({
+      kind: 'defect',
+      defect: 'standing-water',
+      fillRatio: 0.2,
+      readingFt,
+      toReadingFt: readingFt + 4,
+    }));
     const made = derive(job(pools)).findings.find(({ kind }) => kind === 'layout')!;
-    const decision: Decision = { id: 'D', kind: 'override-finding', reason: 'flat', findingId: made.id, entries: made.entryIds.map((entryId) => ({ runId: 'R1', entryId })), evidence: evidenceOf(made), severity: 'failed' };
-    expect(derive(job(pools, [decision])).findings.find(({ id }) => id === made.id)!.severity).toBe('failed');
-    const fewer = derive(job([...pools, { kind: 'retract', retracts: 'e4', at: minute(90) }], [decision]));
+    const decision: Decision = {
+      id: 'D',
+      kind: 'override-finding',
+      reason: 'flat',
+      findingId: made.id,
+      entries: made.entryIds.map((entryId) => ({ runId: 'R1', entryId })),
+      evidence: evidenceOf(made),
+      severity: 'failed',
+    };
+    expect(derive(job(pools, [decision])).findings.find(({ id }) => id === made.id)!.severity).toBe(
+      'failed',
+    );
+    const fewer = derive(
+      job([...pools, { kind: 'retract', retracts: 'e4', at: minute(90) }], [decision]),
+    );
     expect(fewer.orphans).toHaveLength(1);
     expect(fewer.findings.flatMap(({ stale }) => stale)).toEqual([]);
-  }); // prettier-ignore
+  });
 
   it('without a reason is asked about', () => {
     const plain = job([CRACK]);
@@ -93,11 +118,14 @@ describe('an override', () => {
 
   it('of another shape is left alone', () => {
     const plain = job([CRACK]);
-    const odd = [over(plain, { ...bad, severity: 'awful' }), { id: 'x', kind: 'chosen-plan', reason: '' }];
+    const odd = [
+      over(plain, { ...bad, severity: 'awful' }),
+      { id: 'x', kind: 'chosen-plan', reason: '' },
+    ];
     expect(derive({ ...plain, decisions: odd })).toMatchObject({ orphans: [] });
     expect(first({ ...plain, decisions: odd }).severity).toBe('moderate');
   });
-}); // prettier-ignore
+});
 
 describe('a review', () => {
   it('confirms, or dismisses with a reason: then nothing is to be done', () => {
@@ -107,7 +135,11 @@ describe('a review', () => {
       action: 'repair',
       review: { verdict: 'confirmed' },
     });
-    const dismissed = over(plain, { kind: 'review-finding', verdict: 'dismissed', reason: 'a seam of the mold' }); // prettier-ignore
+    const dismissed = over(plain, {
+      kind: 'review-finding',
+      verdict: 'dismissed',
+      reason: 'a seam of the mold',
+    });
     const derived = derive({ ...plain, decisions: [dismissed] });
     expect(derived.findings[0]).toMatchObject({ action: 'none', review: { verdict: 'dismissed' } });
     expect(derived.findings[0]!.advice[0]!.text).toMatch(/^No action, because .*seam of the mold/);

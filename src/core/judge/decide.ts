@@ -161,9 +161,10 @@ export function applyDecisions(
       if (!decision) continue;
       const changed = compareEvidence(decision.evidence, now);
       if (changed.length > 0) stale.push(staleOf(decision, changed));
-      else said = decision.kind === 'override-finding' ? rule(said, decision) : review(said, decision);
+      else
+        said = decision.kind === 'override-finding' ? rule(said, decision) : review(said, decision);
     }
     return stale.length > 0 ? { ...said, stale } : said;
   });
   return { findings: decided, orphans };
-} // prettier-ignore
+}

@@ -76,9 +76,18 @@ function takeApart(
     ...part,
     id: index === 0 ? finding.id : `${finding.id}.${index + 1}`,
     number: finding.number + index * apart,
-    facts: { ...finding.facts, lengthFt: finding.facts.lengthFt === null ? null : lengthFt(part.span) },
-    because: [...finding.because, { rule: 'part-of', text: `part ${index + 1} of ${parts.length}: it ${part.courtesy ? 'lies outside the agreed scope' : part.responsibleSide === 'public' ? 'lies on the public side' : 'lies on the owner’s side'}` }],
-  })); // prettier-ignore
+    facts: {
+      ...finding.facts,
+      lengthFt: finding.facts.lengthFt === null ? null : lengthFt(part.span),
+    },
+    because: [
+      ...finding.because,
+      {
+        rule: 'part-of',
+        text: `part ${index + 1} of ${parts.length}: it ${part.courtesy ? 'lies outside the agreed scope' : part.responsibleSide === 'public' ? 'lies on the public side' : 'lies on the owner’s side'}`,
+      },
+    ],
+  }));
 }
 
 function judgeGroup(
@@ -201,7 +210,8 @@ function stillOnes(sightings: readonly DefectSighting[]): readonly DefectSightin
 
 /** Whether a pool stands over the same pipe: of one line, and more than touching. */
 function isOver(pool: DefectSighting, thing: DefectSighting): boolean {
-  const isOneAxis = pool.axis.placed && thing.axis.placed && pool.axis.run.lineId === thing.axis.run.lineId; // prettier-ignore
+  const isOneAxis =
+    pool.axis.placed && thing.axis.placed && pool.axis.run.lineId === thing.axis.run.lineId;
   return (isOneAxis || pool.axis === thing.axis) && overlaps(pool.span, thing.span);
 }
 

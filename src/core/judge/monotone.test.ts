@@ -7,7 +7,14 @@ import { type Action, SEVERITIES, type Severity } from './grade';
 
 const rank = (severity: Severity) => SEVERITIES.indexOf(severity);
 /** From the action that asks least to the one that asks most. */
-const WEIGHT: Record<Action, number> = { none: 0, monitor: 1, upkeep: 2, 'look-again': 3, repair: 4, urgent: 5 }; // prettier-ignore
+const WEIGHT: Record<Action, number> = {
+  none: 0,
+  monitor: 1,
+  upkeep: 2,
+  'look-again': 3,
+  repair: 4,
+  urgent: 5,
+};
 
 const feet = fc.integer({ min: 0, max: 590 }).map((tenths) => tenths / 10);
 const share = fc.integer({ min: 0, max: 100 }).map((percent) => percent / 100);
@@ -45,7 +52,10 @@ const anyThings = fc.array(fc.oneof({ weight: 4, arbitrary: anyDefect }, anyPipe
 const profile = fc.constantFrom('maintain-first' as const, 'renew-first' as const);
 const occupancy = fc.constantFrom('occupied' as const, 'vacant' as const, 'unknown' as const);
 
-type Where = { profile: 'maintain-first' | 'renew-first'; occupancy: 'occupied' | 'vacant' | 'unknown' }; // prettier-ignore
+type Where = {
+  profile: 'maintain-first' | 'renew-first';
+  occupancy: 'occupied' | 'vacant' | 'unknown';
+};
 const where = fc.record({ profile, occupancy });
 const judged = (said: readonly Said[], { profile: by, occupancy: lived }: Where): Derived =>
   derive(
@@ -63,7 +73,10 @@ describe('a grade is never lowered', () => {
       profile: 'maintain-first',
       occupancy: 'occupied',
     }).findings.find(({ kind }) => kind === defect)!;
-  const rest = fc.record({ holdsDebris: fc.boolean(), sizeBasis: fc.constantFrom('eye', 'measured') }); // prettier-ignore
+  const rest = fc.record({
+    holdsDebris: fc.boolean(),
+    sizeBasis: fc.constantFrom('eye', 'measured'),
+  });
 
   it.each([
     ['more root', 'roots', 'extentRatio'],
@@ -126,7 +139,9 @@ it('an entry that repeats what is known changes no grade, no action and no verdi
       fc.pre(said.length > 0);
       const one = said[pick % said.length]!;
       // Said again where two pipes were called at one place, it is the last word of them, and news.
-      const isCalledAgain = said.filter(({ kind, readingFt }) => kind === 'material' && readingFt === one.readingFt).length > 1; // prettier-ignore
+      const isCalledAgain =
+        said.filter(({ kind, readingFt }) => kind === 'material' && readingFt === one.readingFt)
+          .length > 1;
       fc.pre(one.kind !== 'material' || !isCalledAgain);
       const again = { ...one, ...late, ...(isBack ? { pass: 'back' } : {}) };
       const before = judged(said, on);

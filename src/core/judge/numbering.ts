@@ -81,7 +81,9 @@ export function keepIssued(
 ): number[] {
   if (issued.size === 0) return findings.map(({ number }) => number);
   const taken = new Set(issued.values());
-  const numbers = findings.map(({ id, number }) => issued.get(id) ?? (taken.has(number) ? 0 : number)); // prettier-ignore
+  const numbers = findings.map(
+    ({ id, number }) => issued.get(id) ?? (taken.has(number) ? 0 : number),
+  );
   for (const number of numbers) taken.add(number);
   let next = Math.max(0, ...[...taken].filter((number) => number <= HUNDRED)) + 1;
   return numbers.map((number) => {

@@ -19,7 +19,9 @@ export type Part = {
 function cutsOf({ job }: Inspection, lateral: Lateral): number[] {
   const { responsibilityLineFt, zones } = lateral;
   const wallFt = wallFtOf(lateral);
-  const indoors = zones.flatMap(({ fromFt, toFt, value }) => (isIndoor(value) ? [fromFt, toFt] : [])); // prettier-ignore
+  const indoors = zones.flatMap(({ fromFt, toFt, value }) =>
+    isIndoor(value) ? [fromFt, toFt] : [],
+  );
   return [
     ...(responsibilityLineFt === null ? [] : [responsibilityLineFt]),
     ...(job.scope === 'lateral' ? [...(wallFt === null ? [] : [wallFt]), ...indoors] : []),

@@ -21,7 +21,14 @@ describe('where an issue is cleared', () => {
     expect(hrefOfIssue('a b', apart)).toBe('/jobs/a%20b/lateral?run=R2');
   });
   it('is Scope for what was logged, at its run and entry', () => {
-    const issue = { code: 'size-missing', level: 'warning', message: '', action: '', runIds: ['R1'], entryIds: ['e&1'] } as const; // prettier-ignore
+    const issue = {
+      code: 'size-missing',
+      level: 'warning',
+      message: '',
+      action: '',
+      runIds: ['R1'],
+      entryIds: ['e&1'],
+    } as const;
     expect(hrefOfIssue('j', issue)).toBe('/jobs/j/scope?run=R1&entry=e%261');
   });
   it('names what would make a misfit fit as the thing to do', () => {
@@ -30,7 +37,9 @@ describe('where an issue is cleared', () => {
       runFrom('R1', 'A', 'downstream', [tee(20), tee(40), tee(50), MAIN_AT_60]),
       runFrom('R2', 'B', 'upstream', [tee(21), tee(32), tee(2)]),
     ];
-    const ties = ['R1 2 = R2 1', 'R1 1 = R2 2', 'R1 3 = R2 3'].map((words, index) => tieOf(`T${index + 1}`, words)); // prettier-ignore
+    const ties = ['R1 2 = R2 1', 'R1 1 = R2 2', 'R1 3 = R2 3'].map((words, index) =>
+      tieOf(`T${index + 1}`, words),
+    );
     const misfit = first(joined({ runs: more, ties }).checks, 'tie-misfit');
     expect(misfit.message).toMatch(/^Tie T1 \(thing T1\) does not fit: it lies \d+(\.\d)? ft/);
     expect(misfit.action).toBe('R2 may have read 12.0, not 21.0: two digits swapped.');

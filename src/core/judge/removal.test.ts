@@ -57,11 +57,20 @@ function without(inspection: Inspection, runAt: number, entryAt: number): Inspec
 function expectNoMore(more: Derived, less: Derived, what: string): void {
   const known = new Set(more.absences);
   expect([what, less.absences.filter((kind) => !known.has(kind))]).toEqual([what, []]);
-  expect([what, PRAISE[less.overall]]).toEqual([what, Math.min(PRAISE[less.overall], PRAISE[more.overall])]); // prettier-ignore
+  expect([what, PRAISE[less.overall]]).toEqual([
+    what,
+    Math.min(PRAISE[less.overall], PRAISE[more.overall]),
+  ]);
   // A homecoming only moves footages, by no more than the counter was out; and without its
   // end a line goes on to where the camera stopped, half a foot past the tap.
-  const slipFt = more.lateral.axes.reduce((most, { home }) => Math.max(most, Math.abs(home.misclosureFt)), 0.5); // prettier-ignore
-  expect([what, less.lateral.coverage.clearFt <= more.lateral.coverage.clearFt + slipFt]).toEqual([what, true]); // prettier-ignore
+  const slipFt = more.lateral.axes.reduce(
+    (most, { home }) => Math.max(most, Math.abs(home.misclosureFt)),
+    0.5,
+  );
+  expect([what, less.lateral.coverage.clearFt <= more.lateral.coverage.clearFt + slipFt]).toEqual([
+    what,
+    true,
+  ]);
   if (more.completeness === 'partial') expect([what, less.completeness]).toEqual([what, 'partial']);
 }
 

@@ -3,7 +3,14 @@ import type { Action, Reason } from './grade';
 import { type Concluded, pick } from './rules/conclusion';
 
 /** Actions from the one that asks least to the one that asks most. */
-const WEIGHT: Record<Action, number> = { none: 0, monitor: 1, upkeep: 2, 'look-again': 3, repair: 4, urgent: 5 }; // prettier-ignore
+const WEIGHT: Record<Action, number> = {
+  none: 0,
+  monitor: 1,
+  upkeep: 2,
+  'look-again': 3,
+  repair: 4,
+  urgent: 5,
+};
 
 /** The causes that rules name, each once: the first way to tell stands. */
 function listCauses(all: readonly Concluded[]): Cause[] {

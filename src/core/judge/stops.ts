@@ -32,9 +32,8 @@ const TEXTS: Record<StopId, string> = {
   asbestos:
     'The pipe here is asbestos cement. It must never be cut, ground or burst without licensed abatement.',
   fiber: 'The pipe here is bituminous fiber. Let nobody put a cutter or high pressure in it.',
-  'thin-iron':
-    'Do not have it scraped or descaled by machine: that finishes thin pipe.',
-}; // prettier-ignore
+  'thin-iron': 'Do not have it scraped or descaled by machine: that finishes thin pipe.',
+};
 
 /** What may be such a pipe, and nobody could tell: as much a stop, in words that claim no more. */
 const DOUBTFUL: Partial<Record<StopId, string>> = {
@@ -42,7 +41,7 @@ const DOUBTFUL: Partial<Record<StopId, string>> = {
     'The pipe here may be asbestos cement. Until somebody knows, it must not be cut, ground or burst without licensed abatement.',
   fiber:
     'The pipe here may be bituminous fiber. Until somebody knows, let nobody put a cutter or high pressure in it.',
-}; // prettier-ignore
+};
 
 const stopOf = (
   id: StopId,
@@ -59,7 +58,10 @@ function stopsOfPipe(lateral: Lateral, id: StopId, material: Material): Stop[] {
   const isDoubtful = (one: Segment) =>
     !isSure(one) && (one.material === material || one.candidates.includes(material));
   const over = (fits: (one: Segment) => boolean, text: string) =>
-    unite(all.filter(fits), TOLERANCES.samePlaceFt).map((span) => ({ ...stopOf(id, lateral.lineId, span, []), text })); // prettier-ignore
+    unite(all.filter(fits), TOLERANCES.samePlaceFt).map((span) => ({
+      ...stopOf(id, lateral.lineId, span, []),
+      text,
+    }));
   return [...over(isSure, TEXTS[id]), ...over(isDoubtful, DOUBTFUL[id] ?? TEXTS[id])];
 }
 
@@ -113,10 +115,13 @@ const CLEAN = 'advice-upkeep';
  */
 function minding(reason: Reason, holding: readonly Stop[]): Reason {
   const isPipe = holding.some(({ id }) => id !== 'utility');
-  const text = reason.rule === CLEAN && isPipe ? 'Have it cleaned only in a way that this pipe bears, and looked at again.' : reason.text;
+  const text =
+    reason.rule === CLEAN && isPipe
+      ? 'Have it cleaned only in a way that this pipe bears, and looked at again.'
+      : reason.text;
   const waits = holding.some(({ id }) => id === 'utility') && text.startsWith('Have ');
   return { ...reason, text: waits ? `Once the utility is dealt with, h${text.slice(1)}` : text };
-} // prettier-ignore
+}
 
 /** Each stop once by its words, first of what is advised for everything that it holds over. */
 export function applyStops(findings: readonly Finding[], stops: readonly Stop[]): Finding[] {
@@ -131,7 +136,10 @@ export function applyStops(findings: readonly Finding[], stops: readonly Stop[])
     const rest = finding.advice
       .filter(({ text }) => !texts.has(text))
       .map((reason) => minding(reason, holding));
-    const first = [...texts].map((text) => ({ rule: holding.find((stop) => stop.text === text)!.rule, text })); // prettier-ignore
+    const first = [...texts].map((text) => ({
+      rule: holding.find((stop) => stop.text === text)!.rule,
+      text,
+    }));
     return first.length === 0 ? finding : { ...finding, advice: [...first, ...rest] };
   });
 }

@@ -81,7 +81,10 @@ describe('what rules make of the whole', () => {
 });
 
 it('shows where the two profiles part, and what each makes of the whole', () => {
-  const inspection = line([defect('crack', { form: 'open' }), defect('grease', { extentRatio: 0.2, readingFt: 40 })]); // prettier-ignore
+  const inspection = line([
+    defect('crack', { form: 'open' }),
+    defect('grease', { extentRatio: 0.2, readingFt: 40 }),
+  ]);
   const { overall, differ, other } = compareProfiles(derive(inspection));
   expect(other).toBe('renew-first');
   expect(overall).toEqual({

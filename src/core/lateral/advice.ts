@@ -18,7 +18,8 @@ export const readAdvice = memoOf((lateral: Lateral): readonly PlacedAdvice[] =>
       if (entry.kind !== 'advice') return [];
       if (entry.readingFt === null || !axis.placed) return [{ axis, entry, span: null }];
       const { from } = axis.placeOfEntry(entry);
-      const to = entry.toReadingFt === undefined ? from : axis.placeOf(entry.pass, entry.toReadingFt); // prettier-ignore
+      const to =
+        entry.toReadingFt === undefined ? from : axis.placeOf(entry.pass, entry.toReadingFt);
       return [{ axis, entry, span: interval(from.stationFt, to.stationFt) }];
     }),
   ),

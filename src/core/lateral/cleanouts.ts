@@ -18,8 +18,12 @@ export type CleanoutFound = {
 };
 
 const KINDS: readonly AccessPoint['kind'][] = [
-  'cleanout', 'two-way-cleanout', 'stack-cleanout', 'property-line-cleanout', 'yard-riser',
-]; // prettier-ignore
+  'cleanout',
+  'two-way-cleanout',
+  'stack-cleanout',
+  'property-line-cleanout',
+  'yard-riser',
+];
 /** An access and a fitting this near to one another are one opening, feet. */
 const ONE_OPENING_FT = 3;
 
@@ -28,7 +32,9 @@ function fromOutside({ accessPoints }: Inspection, laterals: readonly Lateral[])
     .filter(({ kind }) => KINDS.includes(kind))
     .map((access) => {
       const trouble = troubleOf(access);
-      const lateral = laterals.find(({ axes }) => axes.some(({ run }) => run.accessPointId === access.id)); // prettier-ignore
+      const lateral = laterals.find(({ axes }) =>
+        axes.some(({ run }) => run.accessPointId === access.id),
+      );
       const axis = lateral?.axes.find(({ run }) => run.accessPointId === access.id);
       return {
         name: `access ${labelOf(access)}`,
@@ -42,11 +48,22 @@ function fromOutside({ accessPoints }: Inspection, laterals: readonly Lateral[])
     });
 }
 
-function fromInside(laterals: readonly Lateral[], known: readonly CleanoutFound[]): CleanoutFound[] {
+function fromInside(
+  laterals: readonly Lateral[],
+  known: readonly CleanoutFound[],
+): CleanoutFound[] {
   return laterals.flatMap(({ lineId, features, axes }) =>
     features
       .filter(({ feature }) => feature === 'cleanout' || feature === 'property-line-cleanout')
-      .filter(({ stationFt }) => !known.some((one) => one.lineId === lineId && one.stationFt !== null && Math.abs(one.stationFt - stationFt) <= ONE_OPENING_FT))
+      .filter(
+        ({ stationFt }) =>
+          !known.some(
+            (one) =>
+              one.lineId === lineId &&
+              one.stationFt !== null &&
+              Math.abs(one.stationFt - stationFt) <= ONE_OPENING_FT,
+          ),
+      )
       .map(({ stationFt, isPlaceUnsaid, entryIds }): CleanoutFound => {
         const entries = axes.flatMap(({ log }) => entryIds.flatMap((id) => log.byId.get(id) ?? []));
         const isSure = entries.some(({ certainty = 'confirmed' }) => certainty === 'confirmed');
@@ -61,7 +78,7 @@ function fromInside(laterals: readonly Lateral[], known: readonly CleanoutFound[
         };
       }),
   );
-} // prettier-ignore
+}
 
 /** Every cleanout that is known of, and whether a tool can be brought in by it: the one owner of that fact. */
 export function listCleanouts(

@@ -26,8 +26,16 @@ export const readClears = memoOf((lateral: Lateral): readonly ClearStretch[] =>
     axis.log.standing.flatMap((entry): ClearStretch[] => {
       if (entry.kind !== 'clear') return [];
       const { from, to } = axis.placeOfEntry(entry);
-      const closed = axis.log.standing.find((one) => one.kind === 'close' && axis.log.heirsOf(one.closes).some(({ id }) => id === entry.id)); // prettier-ignore
-      const end = entry.toReadingFt !== undefined ? axis.placeOf(entry.pass, entry.toReadingFt) : closed ? axis.placeOfEntry(closed).to : to; // prettier-ignore
+      const closed = axis.log.standing.find(
+        (one) =>
+          one.kind === 'close' && axis.log.heirsOf(one.closes).some(({ id }) => id === entry.id),
+      );
+      const end =
+        entry.toReadingFt !== undefined
+          ? axis.placeOf(entry.pass, entry.toReadingFt)
+          : closed
+            ? axis.placeOfEntry(closed).to
+            : to;
       const span = interval(from.stationFt, end.stationFt);
       const within = lateral.reached.flatMap((reach) => clip(span, reach) ?? []);
       return [

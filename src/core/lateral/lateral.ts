@@ -158,7 +158,7 @@ function readSubmerged(axes: readonly RunAxis[], pipes: readonly Partition<Pipe>
     .filter(
       ({ stretch, isStill }) =>
         isStill || !drained.some((one) => overlapFt(one.stretch.span, stretch.span) > 0),
-    ) // prettier-ignore
+    )
     .map(({ stretch }) => stretch.span);
 }
 

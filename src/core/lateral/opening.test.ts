@@ -3,8 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { wettedAreaRatio } from './fill';
 import { openingLeft, segmentHeightRatio } from './opening';
 
-const left = (kind: Parameters<typeof openingLeft>[0], extentRatio: number | null, heightIn: number | null = null) =>
-  openingLeft(kind, 4, { extentRatio, heightIn }); // prettier-ignore
+const left = (
+  kind: Parameters<typeof openingLeft>[0],
+  extentRatio: number | null,
+  heightIn: number | null = null,
+) => openingLeft(kind, 4, { extentRatio, heightIn });
 
 describe('the opening left', () => {
   it.each<[string, ReturnType<typeof left>, number]>([

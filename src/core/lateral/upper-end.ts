@@ -38,7 +38,10 @@ export function readUpperEnd(
   const said = features.filter(({ isPlaceUnsaid }) => !isPlaceUnsaid);
   const isHouse = said.some(
     ({ feature, stationFt }) =>
-      feature === 'upstream-end' || (feature === 'wall' && stationFt >= topFt - TOLERANCES.samePlaceFt && stationFt <= topFt + AT_TOP_FT), // prettier-ignore
+      feature === 'upstream-end' ||
+      (feature === 'wall' &&
+        stationFt >= topFt - TOLERANCES.samePlaceFt &&
+        stationFt <= topFt + AT_TOP_FT),
   );
   const wallBelow = said.some(({ feature }) => feature === 'wall');
   const isInside = isIndoor(zones[0]?.value ?? null);

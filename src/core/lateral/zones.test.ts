@@ -5,7 +5,12 @@ import type { Zone } from '../log/vocabulary';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { accessOf } from '../testing/joined';
 
-const zone = (name: Zone, readingFt: number, side: 'far' | 'near' = 'far'): Said => ({ kind: 'zone', zone: name, side, readingFt }); // prettier-ignore
+const zone = (name: Zone, readingFt: number, side: 'far' | 'near' = 'far'): Said => ({
+  kind: 'zone',
+  zone: name,
+  side,
+  readingFt,
+});
 const wall = (readingFt: number): Said => ({ kind: 'feature', feature: 'wall', readingFt });
 const line = (readingFt: number): Said => ({
   kind: 'feature',
@@ -35,27 +40,72 @@ function groundOver(
 describe('what lies over the line', () => {
   it.each<[string, Zone, readonly Said[], string]>([
     ['an access speaks for three feet', 'yard', [], '0–3 yard, 3–60 ?'],
-    ['a zone holds to the next one', 'yard', [zone('yard', 0), zone('driveway', 20), zone('yard', 40)], '0–20 yard, 20–40 driveway, 40–60 yard'],
-    ['a property line ends what was called before it', 'yard', [zone('yard', 0), line(35)], '0–35 yard, 35–60 ?'],
-    ['a wall ends what was called inside it', 'basement', [zone('basement', 0), wall(12)], '0–12 basement, 12–60 ?'],
-    ['an access indoors reaches its wall', 'under-house', [wall(6), zone('yard', 8)], '0–6 under-house, 6–8 ?, 8–60 yard'],
-    ['a zone said from its far side reaches back to the limit before', 'yard', [line(20), zone('driveway', 40, 'near')], '0–3 yard, 3–20 ?, 20–40 driveway, 40–60 ?'],
-    ['indoors is known where the wall was said first and the zone after', 'yard', [wall(20), zone('crawlspace', 10)], '0–3 yard, 3–10 ?, 10–20 crawlspace, 20–60 ?'],
+    [
+      'a zone holds to the next one',
+      'yard',
+      [zone('yard', 0), zone('driveway', 20), zone('yard', 40)],
+      '0–20 yard, 20–40 driveway, 40–60 yard',
+    ],
+    [
+      'a property line ends what was called before it',
+      'yard',
+      [zone('yard', 0), line(35)],
+      '0–35 yard, 35–60 ?',
+    ],
+    [
+      'a wall ends what was called inside it',
+      'basement',
+      [zone('basement', 0), wall(12)],
+      '0–12 basement, 12–60 ?',
+    ],
+    [
+      'an access indoors reaches its wall',
+      'under-house',
+      [wall(6), zone('yard', 8)],
+      '0–6 under-house, 6–8 ?, 8–60 yard',
+    ],
+    [
+      'a zone said from its far side reaches back to the limit before',
+      'yard',
+      [line(20), zone('driveway', 40, 'near')],
+      '0–3 yard, 3–20 ?, 20–40 driveway, 40–60 ?',
+    ],
+    [
+      'indoors is known where the wall was said first and the zone after',
+      'yard',
+      [wall(20), zone('crawlspace', 10)],
+      '0–3 yard, 3–10 ?, 10–20 crawlspace, 20–60 ?',
+    ],
   ])('%s', (_, accessZone, said, over) => {
     expect(groundOver(accessZone, said)).toEqual({ over, isOpen: false });
-  }); // prettier-ignore
+  });
 
   it.each<[string, Zone, readonly Said[], string]>([
     ['an indoor access with nothing said', 'crawlspace', [], '0–60 ?'],
-    ['an indoor zone with nothing said after it', 'yard', [zone('crawlspace', 0)], '0–3 yard, 3–60 ?'],
-    ['one that is not ended by the zone before it', 'yard', [zone('yard', 0), zone('basement', 30)], '0–30 yard, 30–60 ?'],
+    [
+      'an indoor zone with nothing said after it',
+      'yard',
+      [zone('crawlspace', 0)],
+      '0–3 yard, 3–60 ?',
+    ],
+    [
+      'one that is not ended by the zone before it',
+      'yard',
+      [zone('yard', 0), zone('basement', 30)],
+      '0–30 yard, 30–60 ?',
+    ],
   ])('is not known, and asked for, over %s', (_, accessZone, said, over) => {
     expect(groundOver(accessZone, said)).toEqual({ over, isOpen: true });
-  }); // prettier-ignore
+  });
 
   it('wants no end upstream of a run that climbs into the house', () => {
     const climbed: Said = { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 60 };
-    const up = groundOver('yard', [zone('yard', 0), wall(30), zone('under-house', 30)], { facing: 'upstream' }, climbed); // prettier-ignore
+    const up = groundOver(
+      'yard',
+      [zone('yard', 0), wall(30), zone('under-house', 30)],
+      { facing: 'upstream' },
+      climbed,
+    );
     expect(up.isOpen).toBe(false);
     expect(up.over).toBe('-60–-30 under-house, -30–0 yard');
   });

@@ -97,12 +97,20 @@ function boundedPieces(
     const isWall = index < walls.length;
     return partition(own, { fromFt, toFt }, same).pieces.flatMap((piece): Bounded[] => {
       const saidAt = (side: 'up' | 'down', at: number) =>
-        own.some((mark) => mark.side === side && mark.value === piece.value && Math.abs(mark.stationFt - at) <= slackFt); // prettier-ignore
+        own.some(
+          (mark) =>
+            mark.side === side &&
+            mark.value === piece.value &&
+            Math.abs(mark.stationFt - at) <= slackFt,
+        );
       const fromAbove = saidAt('down', piece.fromFt);
       // Said from its far side, the zone's way out is where it was said.
       const fromBelow = saidAt('up', piece.toFt);
       if (!isIndoor(piece.value))
-        return cutAtLines(piece, lines, fromAbove, fromBelow).map((one) => ({ ...one, isOpen: false })); // prettier-ignore
+        return cutAtLines(piece, lines, fromAbove, fromBelow).map((one) => ({
+          ...one,
+          isOpen: false,
+        }));
       const endsHere = piece.toFt >= toFt - 1e-9;
       return [{ ...piece, isOpen: endsHere && !isWall && !fromBelow }];
     });
@@ -146,7 +154,10 @@ function roundAccess(
   pieces: readonly ZonePiece[],
   limits: readonly Limit[],
 ): (ZonePiece & { readonly isOpen: boolean })[] {
-  const at = { fromFt: stationFt - TOLERANCES.zoneOfAccessFt, toFt: stationFt + TOLERANCES.zoneOfAccessFt }; // prettier-ignore
+  const at = {
+    fromFt: stationFt - TOLERANCES.zoneOfAccessFt,
+    toFt: stationFt + TOLERANCES.zoneOfAccessFt,
+  };
   const below = limits.filter((limit) => limit.stationFt >= stationFt - 1e-9);
   const nextFt = Math.min(Infinity, ...below.map((limit) => limit.stationFt));
   const walls = below.filter(({ isWall }) => isWall).map((limit) => limit.stationFt);
@@ -158,7 +169,10 @@ function roundAccess(
     const isHere = piece.fromFt <= stationFt + 1e-9 && piece.toFt >= stationFt - 1e-9;
     if (!isHere) return [];
     if (!isIndoor(zone)) {
-      const near = clip(piece, { fromFt: Math.max(at.fromFt, upFt), toFt: Math.min(at.toFt, nextFt) }); // prettier-ignore
+      const near = clip(piece, {
+        fromFt: Math.max(at.fromFt, upFt),
+        toFt: Math.min(at.toFt, nextFt),
+      });
       return near && lengthFt(near) > 1e-9 ? [{ ...near, value: zone, isOpen: false }] : [];
     }
     // Indoors what was said next bounds it as a wall does: a zone outside begins where the building ends.

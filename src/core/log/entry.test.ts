@@ -88,7 +88,11 @@ describe('checkEntry', () => {
   it.each<[string, Record<string, unknown>, string]>([
     ['negative reading', { readingFt: -3 }, 'readingFt: expected a number of 0 or more, got -3'],
     ['text for a number', { readingFt: '27' }, 'readingFt: expected a number, got "27"'],
-    ['ratio below 0', { extentRatio: -0.2 }, 'extentRatio: expected a number of 0 or more, got -0.2'], // prettier-ignore
+    [
+      'ratio below 0',
+      { extentRatio: -0.2 },
+      'extentRatio: expected a number of 0 or more, got -0.2',
+    ],
     ['clock of 13', { clockFrom: 13 }, 'clockFrom: expected a number of 12 or less, got 13'],
     ['clock off the half hour', { clockTo: 2.2 }, 'clockTo: expected a multiple of 0.5, got 2.2'],
     ['unknown pass', { pass: 'in' }, 'pass: expected one of "out", "back", got "in"'],

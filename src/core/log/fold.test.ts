@@ -121,7 +121,9 @@ describe('a log of 20,000 entries in one chain', () => {
   );
   /** The same log with the later half of every pair first, and so on: neither order helps. */
   const shuffled = (log: readonly Entry[]) =>
-    log.toSorted((a, b) => ((Number(a.id.slice(1)) * 7919) % COUNT) - ((Number(b.id.slice(1)) * 7919) % COUNT)); // prettier-ignore
+    log.toSorted(
+      (a, b) => ((Number(a.id.slice(1)) * 7919) % COUNT) - ((Number(b.id.slice(1)) * 7919) % COUNT),
+    );
 
   it.each<[string, (log: readonly Entry[]) => readonly Entry[]]>([
     ['in order', (log) => log],
@@ -139,7 +141,9 @@ describe('a log of 20,000 entries in one chain', () => {
   });
 
   it('does not hang on a chain that bites its own tail', () => {
-    const loop = corrections.slice(0, 3).map((entry, index) => ({ ...entry, replaces: `e${(index + 1) % 3}` })); // prettier-ignore
+    const loop = corrections
+      .slice(0, 3)
+      .map((entry, index) => ({ ...entry, replaces: `e${(index + 1) % 3}` }));
     expect(foldLog(loop as Entry[]).byId.size).toBe(3);
   });
 });

@@ -73,7 +73,11 @@ export function formsOf(kind: DefectKind): readonly DefectForm[] {
 export function readForm(kind: DefectKind, said: string | undefined): ReadForm {
   const text = said?.trim() ?? '';
   if (text === '') return { form: null, soilVisible: false, unread: null };
-  const words = text.toLowerCase().replace(/['’]/g, '').split(/[^a-z]+/).filter(Boolean); // prettier-ignore
+  const words = text
+    .toLowerCase()
+    .replace(/['’]/g, '')
+    .split(/[^a-z]+/)
+    .filter(Boolean);
   const spoken = words.filter((_, at) => !NOT.includes(words[at - 1] ?? ''));
   const says = (stems: readonly string[]) =>
     stems.some((stem) => spoken.some((word) => word.startsWith(stem)));

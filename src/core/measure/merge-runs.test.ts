@@ -34,7 +34,14 @@ describe('one defect seen by two runs', () => {
     expect(kinds(apart)).toEqual(['crack R2', 'crack R1']);
   });
   it('is two where the clocks disagree once mirrored', () => {
-    const at = (clock: number) => joined({ runs: [first(crack(40, { clockFrom: 2, clockTo: 3 })), second(crack(30, { clockFrom: clock, clockTo: clock + 1 }))], ties: TIE }); // prettier-ignore
+    const at = (clock: number) =>
+      joined({
+        runs: [
+          first(crack(40, { clockFrom: 2, clockTo: 3 })),
+          second(crack(30, { clockFrom: clock, clockTo: clock + 1 })),
+        ],
+        ties: TIE,
+      });
     expect(kinds(at(9))).toEqual(['crack R1+R2']);
     expect(kinds(at(2))).toEqual(['crack R1', 'crack R2']);
   });
@@ -43,9 +50,14 @@ describe('one defect seen by two runs', () => {
 describe('decisions', () => {
   const decide = (kind: string, at: string[]) => ({
     decisions: [
-      { id: 'D1', kind, reason: 'looked at both', sightings: at.map((one) => ({ runId: one.split(' ')[0]!, entryId: one.split(' ')[1]! })) },
+      {
+        id: 'D1',
+        kind,
+        reason: 'looked at both',
+        sightings: at.map((one) => ({ runId: one.split(' ')[0]!, entryId: one.split(' ')[1]! })),
+      },
     ],
-  }); // prettier-ignore
+  });
   it('join what lies too far apart', () => {
     const runs = [first(crack(40)), second(crack(36))];
     const more = decide('join-sightings', ['R1 e2', 'R2 e2']);
@@ -57,7 +69,13 @@ describe('decisions', () => {
     expect(kinds(joined({ runs, more }))).toEqual(['crack R1']);
   });
   it('split what lies near, and follow a correction', () => {
-    const runs = [first(crack(40), crack(40.2, { pass: 'back' }), crack(40.3, { pass: 'back', replaces: 'e3' }))]; // prettier-ignore
+    const runs = [
+      first(
+        crack(40),
+        crack(40.2, { pass: 'back' }),
+        crack(40.3, { pass: 'back', replaces: 'e3' }),
+      ),
+    ];
     expect(kinds(joined({ runs }))).toEqual(['crack R1']);
     const more = decide('split-sightings', ['R1 e2', 'R1 e3']);
     expect(kinds(joined({ runs, more }))).toEqual(['crack R1', 'crack R1']);
@@ -68,17 +86,26 @@ describe('a stretch that one run saw clearly', () => {
   it('counts as seen though another saw nothing there', () => {
     const blind = (...more: Said[]) =>
       joined({
-        runs: [first({ kind: 'unseen', cause: 'murky', readingFt: 35, toReadingFt: 45 }, ...more), second({ kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 60 })],
+        runs: [
+          first({ kind: 'unseen', cause: 'murky', readingFt: 35, toReadingFt: 45 }, ...more),
+          second({ kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 60 }),
+        ],
         ties: TIE,
-      }).lateral.coverage; // prettier-ignore
+      }).lateral.coverage;
     expect(blind().obscuredFt).toBe(0);
-    const alone = joined({ runs: [first({ kind: 'unseen', cause: 'murky', readingFt: 35, toReadingFt: 45 })] }); // prettier-ignore
+    const alone = joined({
+      runs: [first({ kind: 'unseen', cause: 'murky', readingFt: 35, toReadingFt: 45 })],
+    });
     expect(alone.lateral.coverage.obscuredFt).toBeCloseTo(10, 9);
   });
   it('and a gap between two placed runs counts as unreached', () => {
-    const short = runFrom('R1', 'A', 'downstream', [{ kind: 'end', reason: 'obstruction', confirmedBy: 'none', readingFt: 30 }]); // prettier-ignore
+    const short = runFrom('R1', 'A', 'downstream', [
+      { kind: 'end', reason: 'obstruction', confirmedBy: 'none', readingFt: 30 },
+    ]);
     const far = runFrom('R2', 'B', 'downstream', [{ ...MAIN_AT_60, readingFt: 20 }]);
-    const spans = [{ fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 42, basis: 'taped' as const }]; // prettier-ignore
+    const spans = [
+      { fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 42, basis: 'taped' as const },
+    ];
     const { coverage, reachedMain } = joined({ runs: [short, far], spans }).lateral;
     expect(reachedMain).toBe(true);
     expect(coverage.unreachedFt).toBeCloseTo(12, 9);
@@ -87,7 +114,9 @@ describe('a stretch that one run saw clearly', () => {
 });
 
 describe('any two joined runs', () => {
-  const spans = [{ fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 30, basis: 'taped' as const }]; // prettier-ignore
+  const spans = [
+    { fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 30, basis: 'taped' as const },
+  ];
   it('have segments that partition the reached line, and coverage that adds up to it', () => {
     fc.assert(
       fc.property(anyLog(14), anyLog(14), fc.boolean(), (one, other, up) => {
@@ -113,21 +142,38 @@ describe('any two joined runs', () => {
           const job = { ...inspection.job, referenceRunId: 'R1' };
           const { lateral, findings } = derive({ ...inspection, job });
           return {
-            features: lateral.features.map(({ feature, stationFt }) => [feature, stationFt.toFixed(6)]),
+            features: lateral.features.map(({ feature, stationFt }) => [
+              feature,
+              stationFt.toFixed(6),
+            ]),
             coverage: [lateral.coverage.clearFt.toFixed(6), lateral.coverage.obscuredFt.toFixed(6)],
-            findings: findings.map(({ kind, span, severity, runIds }) => [kind, span.fromFt.toFixed(6), span.toFt.toFixed(6), severity, [...runIds].sort().join()].join(' ')).sort(),
+            findings: findings
+              .map(({ kind, span, severity, runIds }) =>
+                [
+                  kind,
+                  span.fromFt.toFixed(6),
+                  span.toFt.toFixed(6),
+                  severity,
+                  [...runIds].sort().join(),
+                ].join(' '),
+              )
+              .sort(),
           };
         };
         expect(shape([...runs].reverse())).toEqual(shape(runs));
       }),
       { numRuns: 150 },
-    ); // prettier-ignore
+    );
   });
 });
 
 describe('findings of a run that nothing joins', () => {
   it('know the bore that their own run logged', () => {
-    const lost = runFrom('R2', 'B', 'upstream', [{ ...CLAY, diameterIn: 4 }, { kind: 'defect', defect: 'standing-water', depthIn: 1.5, readingFt: 10, toReadingFt: 14 }, { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 20 }]); // prettier-ignore
+    const lost = runFrom('R2', 'B', 'upstream', [
+      { ...CLAY, diameterIn: 4 },
+      { kind: 'defect', defect: 'standing-water', depthIn: 1.5, readingFt: 10, toReadingFt: 14 },
+      { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 20 },
+    ]);
     const derived = joined({ runs: [first(), lost] });
     const pool = derived.findings.find(({ kind }) => kind === 'standing-water')!;
     expect(pool).toMatchObject({ placed: false, material: 'vitrified-clay', severity: 'major' });

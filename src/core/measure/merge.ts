@@ -82,7 +82,10 @@ function matchInto<S extends Sighting>(
   const longestFt = most(sorted, ({ span }) => span.toFt - span.fromFt);
   const acrossRuns = items[0]![0]!.axis !== sorted[0]![0]!.axis || isMixed(sorted);
   const reachFt = acrossRuns
-    ? Math.max(withinFt, 3 * (most(sorted, (one) => one.sigmaFt) + most(items, (one) => one.sigmaFt))) // prettier-ignore
+    ? Math.max(
+        withinFt,
+        3 * (most(sorted, (one) => one.sigmaFt) + most(items, (one) => one.sigmaFt)),
+      )
     : withinFt;
   const isOpen = [...sorted, ...items].some(([first]) => first!.oneEnded);
   const candidates = items.flatMap((item, index) =>

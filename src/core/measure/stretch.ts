@@ -82,7 +82,9 @@ function lipsAtChanges({ log }: RunAxis): EntryOf<'defect'>[] {
     );
     if (isSaid) return [];
     const said = { certainty, note, photoIds, lipIn };
-    const known = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)); // prettier-ignore
+    const known = Object.fromEntries(
+      Object.entries(said).filter(([, value]) => value !== undefined),
+    );
     return [
       { ...known, kind: 'defect', defect: 'lip', locus: 'transition', id, at, pass, readingFt },
     ];

@@ -26,12 +26,16 @@ export function neededFor(site: Site, finding: Finding, method: Method): Interva
   const own = cutByGround(bedOf(site, finding.lineId), finding.span).map(({ run }) => run);
   const within = { fromFt: own[0]?.fromFt ?? -Infinity, toFt: own.at(-1)?.toFt ?? Infinity };
   return clip(reach, within) ?? reach;
-} // prettier-ignore
+}
 
 /** How much of what a finding needs is not worked by these parts, feet; a point counts as a hair. */
 function leftOf(needed: Interval, parts: readonly Interval[]): number {
   if (needed.toFt - needed.fromFt < LEFT_FT)
-    return parts.some((part) => part.fromFt <= needed.fromFt + LEFT_FT && part.toFt >= needed.toFt - LEFT_FT) ? 0 : LEFT_FT * 2; // prettier-ignore
+    return parts.some(
+      (part) => part.fromFt <= needed.fromFt + LEFT_FT && part.toFt >= needed.toFt - LEFT_FT,
+    )
+      ? 0
+      : LEFT_FT * 2;
   return totalFt(subtract([needed], parts));
 }
 
@@ -52,9 +56,15 @@ function worksThatDo(
   });
   if (able.length === 0) return [];
   const needed = neededFor(site, finding, able[0]!.method);
-  const alone = able.find(({ method, parts }) => leftOf(neededFor(site, finding, method), parts) <= LEFT_FT); // prettier-ignore
+  const alone = able.find(
+    ({ method, parts }) => leftOf(neededFor(site, finding, method), parts) <= LEFT_FT,
+  );
   if (alone) return [alone.draft];
-  const isWhole = leftOf(needed, able.flatMap(({ parts }) => parts)) <= LEFT_FT; // prettier-ignore
+  const isWhole =
+    leftOf(
+      needed,
+      able.flatMap(({ parts }) => parts),
+    ) <= LEFT_FT;
   return isWhole ? able.map(({ draft }) => draft) : [];
 }
 

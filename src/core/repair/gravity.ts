@@ -18,7 +18,9 @@ export type GravitySum = {
  */
 export function sumsOfGravity({ beds, owned }: Site): GravitySum[] {
   return [...beds.values()].flatMap(({ lateral: { lineId, grade } }) => {
-    const isAsked = owned.some((one) => one.lineId === lineId && (one.kind === 'standing-water' || isRunGrade(one)));
+    const isAsked = owned.some(
+      (one) => one.lineId === lineId && (one.kind === 'standing-water' || isRunGrade(one)),
+    );
     if (!isAsked) return [];
     const { whole, verdict } = grade;
     const base = {
@@ -28,7 +30,13 @@ export function sumsOfGravity({ beds, owned }: Site): GravitySum[] {
       requiredIn: whole?.requiredIn ?? null,
       sigmaIn: whole?.sigmaIn ?? null,
     };
-    if (!whole) return [{ ...base, says: 'The fall was not measured. Locate two places far apart, each with its ground level, before new pipe is bought to cure a sag.' }];
+    if (!whole)
+      return [
+        {
+          ...base,
+          says: 'The fall was not measured. Locate two places far apart, each with its ground level, before new pipe is bought to cure a sag.',
+        },
+      ];
     const fall = `Fall available ${sayIn(whole.availableIn)} in, fall required ${sayIn(whole.requiredIn)} in, ±${sayIn(2 * whole.sigmaIn)} in.`;
     const end = {
       can: `${fall} Gravity can serve: new pipe to grade will drain.`,
@@ -37,4 +45,4 @@ export function sumsOfGravity({ beds, owned }: Site): GravitySum[] {
     };
     return [{ ...base, says: end[verdict] }];
   });
-} // prettier-ignore
+}

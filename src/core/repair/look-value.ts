@@ -35,20 +35,38 @@ export type LookValue = {
 
 /** The kind that a cause's name stands for. */
 const KINDS: Readonly<Record<string, FindingKind>> = {
-  belly: 'standing-water', sag: 'standing-water', lip: 'lip', debris: 'debris', roots: 'roots',
-  grease: 'grease', scale: 'scale', mineral: 'mineral', offset: 'offset', crack: 'crack', break: 'break',
-  'intruding-tap': 'intruding-tap', blockage: 'debris',
-}; // prettier-ignore
+  belly: 'standing-water',
+  sag: 'standing-water',
+  lip: 'lip',
+  debris: 'debris',
+  roots: 'roots',
+  grease: 'grease',
+  scale: 'scale',
+  mineral: 'mineral',
+  offset: 'offset',
+  crack: 'crack',
+  break: 'break',
+  'intruding-tap': 'intruding-tap',
+  blockage: 'debris',
+};
 
 const kindOfCause = (cause: string): FindingKind =>
-  KINDS[cause] ?? Object.entries(KINDS).find(([word]) => cause.includes(word))?.[1] ?? 'unidentified'; // prettier-ignore
+  KINDS[cause] ??
+  Object.entries(KINDS).find(([word]) => cause.includes(word))?.[1] ??
+  'unidentified';
 
 /** What the cleaning before a look takes away by itself. */
 const CLEARED: readonly FindingKind[] = ['debris', 'grease'];
 
 /** A finding as it would be if one cause were the truth. */
 function asIf(finding: Finding, kind: FindingKind): Finding {
-  return { ...finding, kind, facts: { ...finding.facts }, action: kind === 'roots' ? 'upkeep' : 'repair', because: [] }; // prettier-ignore
+  return {
+    ...finding,
+    kind,
+    facts: { ...finding.facts },
+    action: kind === 'roots' ? 'upkeep' : 'repair',
+    because: [],
+  };
 }
 
 function pathsOf(site: Site, finding: Finding): CausePath[] {
@@ -56,7 +74,9 @@ function pathsOf(site: Site, finding: Finding): CausePath[] {
   const named = finding.causes.map(({ cause }) => cause);
   // With no causes named, it is either what it was called or nothing.
   const causes = named.length > 0 ? named : [finding.kind, 'nothing'];
-  const weights = causes.map((cause) => (kindOfCause(cause) === 'standing-water' ? causeBelly : causeOther)); // prettier-ignore
+  const weights = causes.map((cause) =>
+    kindOfCause(cause) === 'standing-water' ? causeBelly : causeOther,
+  );
   const all = weights.reduce((sum, weight) => sum + weight, 0);
   return causes.map((cause, index) => {
     const chance = all > 0 ? weights[index]! / all : 1 / causes.length;
@@ -64,12 +84,18 @@ function pathsOf(site: Site, finding: Finding): CausePath[] {
     if (cause === 'nothing') return { cause, chance, cost: 0, then: 'nothing more' };
     if (CLEARED.includes(kind))
       return { cause, chance, cost: 0, then: 'the cleaning has cured it' };
-    if (kind === 'unidentified') return { cause, chance, cost: usualDig(site).likely, then: 'a repair of usual size' }; // prettier-ignore
+    if (kind === 'unidentified')
+      return { cause, chance, cost: usualDig(site).likely, then: 'a repair of usual size' };
     const there = asIf(finding, kind);
     const alone = aloneFor(site, there, kind === 'roots' ? 'hold' : 'cure');
     if (!alone)
       return { cause, chance, cost: usualDig(site).likely, then: 'a repair of usual size' };
-    return { cause, chance, cost: alone.cost.likely, then: alone.works.length > 0 ? THEN[kind] ?? 'repair it' : 'repair it' }; // prettier-ignore
+    return {
+      cause,
+      chance,
+      cost: alone.cost.likely,
+      then: alone.works.length > 0 ? (THEN[kind] ?? 'repair it') : 'repair it',
+    };
   });
 }
 
@@ -105,19 +131,34 @@ export function valueOfLook(site: Site, finding: Finding): LookValue {
   const guess = Math.min(...guesses);
   const looking = price + paths.reduce((sum, { chance, cost }) => sum + chance * cost, 0);
   const worth = guess - looking;
-  return { findingId: finding.id, number: finding.number, price, paths, guess, looking, worth, says: sayWorth(finding, price, paths, worth) }; // prettier-ignore
+  return {
+    findingId: finding.id,
+    number: finding.number,
+    price,
+    paths,
+    guess,
+    looking,
+    worth,
+    says: sayWorth(finding, price, paths, worth),
+  };
 }
 
-function sayWorth({ number }: Finding, price: number, paths: readonly CausePath[], worth: number): string {
+function sayWorth(
+  { number }: Finding,
+  price: number,
+  paths: readonly CausePath[],
+  worth: number,
+): string {
   const cheap = paths.filter(({ cost }) => cost < 0.5);
   const could = sayList(paths.map(({ cause }) => cause)).replace(/ and ([^,]*)$/, ' or $1');
   const spared = cheap.reduce((sum, { chance }) => sum + chance, 0);
-  const chance = spared > 0 ? ` About ${Math.round(spared * 100)} times in 100 nothing more is needed.` : '';
+  const chance =
+    spared > 0 ? ` About ${Math.round(spared * 100)} times in 100 nothing more is needed.` : '';
   const open = `Finding ${number} may be ${could}. `;
   return worth >= 0
     ? `${open}Clearing it and looking again costs about ${sayMoney(price)} and saves about ${sayMoney(worth)} on average.${chance}`
     : `${open}Clearing it and looking again costs about ${sayMoney(price)}, about ${sayMoney(-worth)} more than it saves on average: it buys certainty.${chance}`;
-} // prettier-ignore
+}
 
 /** What each look that is still open is worth. */
 export function valueLooks(site: Site): LookValue[] {

@@ -22,22 +22,31 @@ export function planOwn(site: Site, works: readonly OwnWork[]): OwnPlanned {
 }
 
 /** A work as a decision keeps it. */
-export const asOwnWork = ({ method, lineId, fromFt, toFt }: OwnWork): OwnWork => ({ method, lineId, fromFt, toFt }); // prettier-ignore
+export const asOwnWork = ({ method, lineId, fromFt, toFt }: OwnWork): OwnWork => ({
+  method,
+  lineId,
+  fromFt,
+  toFt,
+});
 
 /** The works with all that must come first and is not among them yet. */
 export function addWhatComesFirst(site: Site, works: readonly OwnWork[]): OwnWork[] {
   const missing = withFirst(site, works)
     .filter(({ isFirst }) => isFirst)
     .flatMap((first): OwnWork[] => {
-      const there = works.filter(({ method, lineId }) => method === first.method && lineId === first.lineId);
+      const there = works.filter(
+        ({ method, lineId }) => method === first.method && lineId === first.lineId,
+      );
       const isPoint = first.fromFt === first.toFt;
       const left = isPoint
-        ? there.some((one) => gapBetweenFt(one, first) === 0) ? [] : [first]
+        ? there.some((one) => gapBetweenFt(one, first) === 0)
+          ? []
+          : [first]
         : subtract([first], there);
       return left.map(({ fromFt, toFt }) => asOwnWork({ ...first, fromFt, toFt }));
     });
   return [...works, ...missing];
-} // prettier-ignore
+}
 
 /** What a method would have to work for a finding. */
 export function workFor(site: Site, finding: Finding, method: MethodId): OwnWork {

@@ -54,8 +54,11 @@ export function weigh(
   return plans.map(({ plan, expectation }) => {
     const expected = expectation.present[horizonYears]!;
     const backup = expectation.backup[horizonYears]!;
-    const urgent = findings.filter(({ id, action }) => action === 'urgent' && plan.leaves.includes(id));
-    const isMet = (finding: Finding) => plans.some(({ plan: other }) => !other.leaves.includes(finding.id));
+    const urgent = findings.filter(
+      ({ id, action }) => action === 'urgent' && plan.leaves.includes(id),
+    );
+    const isMet = (finding: Finding) =>
+      plans.some(({ plan: other }) => !other.leaves.includes(finding.id));
     const deferred = urgent.filter(isMet).map(({ number }) => String(number));
     return {
       planId: plan.id,
@@ -69,7 +72,7 @@ export function weigh(
           : `it puts off what is urgent (finding${deferred.length > 1 ? 's' : ''} ${sayList(deferred)})`,
     };
   });
-} // prettier-ignore
+}
 
 /** A year or years. */
 export const sayYears = (count: number) => (count === 1 ? 'one year' : `${count} years`);

@@ -18,10 +18,14 @@ export type Need =
   | { readonly what: 'cure' | 'hold'; readonly finding: Finding }
   | { readonly what: 'renew'; readonly lineId: string; readonly stretch: Interval };
 
-const DOING = METHODS.filter(({ role }) => role === 'replace' || role === 'mend' || role === 'clean'); // prettier-ignore
+const DOING = METHODS.filter(
+  ({ role }) => role === 'replace' || role === 'mend' || role === 'clean',
+);
 
 /** Methods that give worn-out pipe a new life. */
-const RENEWING = DOING.filter(({ id }) => ['liner', 'burst', 'dig', 'replace-exposed', 'slab-break', 'reroute'].includes(id)); // prettier-ignore
+const RENEWING = DOING.filter(({ id }) =>
+  ['liner', 'burst', 'dig', 'replace-exposed', 'slab-break', 'reroute'].includes(id),
+);
 
 /** Why a finding stands in the way of a method, or of what it needs first there; `null` when it does not. */
 function barAt(site: Site, method: Method, finding: Finding): string | null {
@@ -100,7 +104,12 @@ function stretchFor(
   return clip(reach, within) ?? reach;
 }
 
-type Wish = { readonly fromFt: number; readonly lineId: string; readonly name: string; readonly ways: readonly (Interval & { readonly method: Method })[] }; // prettier-ignore
+type Wish = {
+  readonly fromFt: number;
+  readonly lineId: string;
+  readonly name: string;
+  readonly ways: readonly (Interval & { readonly method: Method })[];
+};
 
 function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
   if (need.what === 'renew') {
@@ -125,10 +134,12 @@ function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
       const does = method.verdict(finding, site)?.does;
       if (does !== 'cure' && !(does === 'hold' && what === 'hold')) return [];
       const stretch = stretchFor(site, method, finding, pieces, piece);
-      return stretch && whyNotOver(site, method, bed, stretch) === null ? [{ method, ...stretch }] : [];
+      return stretch && whyNotOver(site, method, bed, stretch) === null
+        ? [{ method, ...stretch }]
+        : [];
     }),
   }));
-} // prettier-ignore
+}
 
 /** The methods that a plan may use. */
 export type Allowed = (method: Method) => boolean;
@@ -160,8 +171,14 @@ function tradeOf(site: Site, method: Method, bed: Bed, bitOf: (key: PriceKey) =>
       0,
     );
     const keys = all.flatMap((one) => onceIn(one, cell));
-    if (opener !== null && all.some(({ needsCleanout }) => needsCleanout)) keys.push(methodById(opener).price.each!); // prettier-ignore
-    return { fromFt: cell.fromFt, toFt: cell.toFt, perFt, once: keys.reduce((bits, key) => bits | bitOf(key), 0) }; // prettier-ignore
+    if (opener !== null && all.some(({ needsCleanout }) => needsCleanout))
+      keys.push(methodById(opener).price.each!);
+    return {
+      fromFt: cell.fromFt,
+      toFt: cell.toFt,
+      perFt,
+      once: keys.reduce((bits, key) => bits | bitOf(key), 0),
+    };
   });
   return {
     opening: likely(method.price.each),
@@ -171,11 +188,14 @@ function tradeOf(site: Site, method: Method, bed: Bed, bitOf: (key: PriceKey) =>
       ? bed.tees.map(({ stationFt }) => ({ atFt: stationFt, cost: likely(method.price.tee) }))
       : [],
     bars: [
-      ...bed.cells.filter((cell) => !method.grounds.includes(cell.ground) || whyNotIn(site, method, cell, lineId) !== null),
+      ...bed.cells.filter(
+        (cell) =>
+          !method.grounds.includes(cell.ground) || whyNotIn(site, method, cell, lineId) !== null,
+      ),
       ...obstaclesOf(site, method, lineId).map(({ span }) => span),
     ].map(({ fromFt, toFt }) => ({ fromFt, toFt })),
   };
-} // prettier-ignore
+}
 
 /** Poses what is needed as a problem of choosing. Needs that nothing can meet are left out. */
 export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allowed = ALL): Posed {
@@ -184,7 +204,9 @@ export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allow
     if (!bits.has(key)) bits.set(key, 1 << bits.size);
     return bits.get(key)!;
   };
-  const trades = [...site.beds.keys()].flatMap((lineId) => DOING.map((method) => ({ method, lineId }))); // prettier-ignore
+  const trades = [...site.beds.keys()].flatMap((lineId) =>
+    DOING.map((method) => ({ method, lineId })),
+  );
   const wishes = needs
     .flatMap((need) => {
       const all = wishesOf(site, need, isAllowed);

@@ -6,13 +6,23 @@ import { planOf } from './plans/plan';
 import { siteOf } from './site';
 import type { WorkDraft } from './work';
 
-const zone = (name: string, readingFt: number): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt }); // prettier-ignore
+const zone = (name: string, readingFt: number): Said => ({
+  kind: 'zone',
+  side: 'far',
+  zone: name,
+  readingFt,
+});
 const locate = (readingFt: number, depthIn: number): Said => ({
   kind: 'locate',
   readingFt,
   depthIn,
 });
-const work = (method: WorkDraft['method'], fromFt: number, toFt: number): WorkDraft => ({ method, lineId: 'main-line', fromFt, toFt }); // prettier-ignore
+const work = (method: WorkDraft['method'], fromFt: number, toFt: number): WorkDraft => ({
+  method,
+  lineId: 'main-line',
+  fromFt,
+  toFt,
+});
 const ground = [zone('yard', 0), zone('driveway', 30), zone('strip', 40), zone('street', 50)];
 const flat = siteOf(derivedFrom([...ground, locate(5, 36), locate(55, 36)]));
 const likely = (works: readonly WorkDraft[], site = flat) =>
@@ -41,7 +51,11 @@ describe('the price of works, by hand from the price table', () => {
   });
 
   it('reopens each tee that a liner passes, and asks for each branch once', () => {
-    const tees = [8, 12, 12.2, 25].map((readingFt): Said => ({ kind: 'feature', feature: 'tee', readingFt })); // prettier-ignore
+    const tees = [8, 12, 12.2, 25].map((readingFt): Said => ({
+      kind: 'feature',
+      feature: 'tee',
+      readingFt,
+    }));
     const site = siteOf(derivedFrom([...ground, ...tees]));
     const [lined] = priceWorks(site, [work('liner', 10, 26)]);
     expect(lined!.tees.map(({ stationFt }) => stationFt)).toEqual([12, 25]);
@@ -53,7 +67,10 @@ describe('the price of works, by hand from the price table', () => {
     // Depth runs from 4 ft to 8 ft over 60 ft: 6 ft at station 30.
     const [dug] = priceWorks(site, [work('dig', 25, 35)]);
     const feet = dug!.lines.filter(({ key }) => key === 'dig.foot');
-    expect(feet.map(({ quantity, factor }) => [quantity, factor])).toEqual([[5, 1.25], [5, 1.6]]); // prettier-ignore
+    expect(feet.map(({ quantity, factor }) => [quantity, factor])).toEqual([
+      [5, 1.25],
+      [5, 1.6],
+    ]);
     expect(dug!.depth).toMatchObject({ isLocated: true });
     expect(dug!.depth!.leastFt).toBeLessThan(dug!.depth!.mostFt);
     const assumed = priceWorks(siteOf(derivedFrom(ground)), [work('dig', 25, 35)])[0]!;
@@ -70,10 +87,22 @@ describe('the price of works, by hand from the price table', () => {
       expect(lines.reduce((sum, line) => sum + line.cost.likely, 0)).toBeCloseTo(cost.likely, 6);
     const all = plan.works.reduce((sum, { cost }) => sum + cost.likely, 0);
     expect(plan.cost.likely).toBeCloseTo(all, 6);
-    expect(plan.works.map(({ method, isFirst }) => `${method}${isFirst ? ' first' : ''}`)).toEqual(['dig', 'dig', 'jet first', 'liner']); // prettier-ignore
+    expect(plan.works.map(({ method, isFirst }) => `${method}${isFirst ? ' first' : ''}`)).toEqual([
+      'dig',
+      'dig',
+      'jet first',
+      'liner',
+    ]);
   });
 
-  it.each([[4, 1], [4.1, 1.25], [6, 1.25], [8, 1.6], [12, 2.2], [20, 3]])('a trench %s ft deep: %s times', (depthFt, factor) => {
+  it.each([
+    [4, 1],
+    [4.1, 1.25],
+    [6, 1.25],
+    [8, 1.6],
+    [12, 2.2],
+    [20, 3],
+  ])('a trench %s ft deep: %s times', (depthFt, factor) => {
     expect(depthFactor(depthFt)).toBe(factor);
-  }); // prettier-ignore
+  });
 });

@@ -62,13 +62,17 @@ export function priceWorks(site: Site, drafts: readonly WorkDraft[]): Work[] {
     const bed = bedOf(site, draft.lineId);
     const cells = cellsWithin(bed, draft);
     const tees = method.price.tee ? teesWithin(bed, draft) : [];
-    const once = [...new Set(cells.flatMap((cell) => onceIn(method, cell)))].filter((key) => !paid.has(key)); // prettier-ignore
+    const once = [...new Set(cells.flatMap((cell) => onceIn(method, cell)))].filter(
+      (key) => !paid.has(key),
+    );
     for (const key of once) paid.add(key);
     const measured: Measured[] = [
       ...once.map((key) => ({ key, quantity: 1, factor: 1 })),
       ...(method.price.each ? [{ key: method.price.each, quantity: 1, factor: 1 }] : []),
       ...measureFeet(method, cells),
-      ...(method.price.tee && tees.length > 0 ? [{ key: method.price.tee, quantity: tees.length, factor: 1 }] : []), // prettier-ignore
+      ...(method.price.tee && tees.length > 0
+        ? [{ key: method.price.tee, quantity: tees.length, factor: 1 }]
+        : []),
     ];
     const lines = measured.map(({ key, quantity, factor }): PriceLine => {
       const { low, likely, high } = site.prices[key];
@@ -92,7 +96,9 @@ export function priceWorks(site: Site, drafts: readonly WorkDraft[]): Work[] {
       lines,
       zones: [...new Set(cells.flatMap(({ zone }) => (zone === null ? [] : [zone])))],
       depth: method.opensGround ? depthOver(readDepths(bed.lateral), draft) : null,
-      publicFt: cells.filter(({ side }) => side === 'public').reduce((sum, cell) => sum + lengthFt(cell), 0), // prettier-ignore
+      publicFt: cells
+        .filter(({ side }) => side === 'public')
+        .reduce((sum, cell) => sum + lengthFt(cell), 0),
       tees,
       cures: [],
       holds: [],

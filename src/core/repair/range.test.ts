@@ -6,8 +6,12 @@ import { drawFrom, meanOf, type Range, totalRange } from './range';
 
 const range = (low: number, likely: number, high: number): Range => ({ low, likely, high });
 const anyRange = fc
-  .tuple(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 0, max: 5000 }), fc.integer({ min: 0, max: 5000 }))
-  .map(([low, more, most]) => range(low, low + more, low + more + most)); // prettier-ignore
+  .tuple(
+    fc.integer({ min: 1, max: 5000 }),
+    fc.integer({ min: 0, max: 5000 }),
+    fc.integer({ min: 0, max: 5000 }),
+  )
+  .map(([low, more, most]) => range(low, low + more, low + more + most));
 
 describe('the range of a sum', () => {
   it('adds deviations as correlated ones do', () => {
@@ -46,12 +50,27 @@ it('draws what its mean says, and one in ten below low and above high', () => {
 });
 
 describe('money in words', () => {
-  it.each([[0, '$0'], [7.4, '$7'], [449, '$450'], [994, '$990'], [996, '$1k'], [5249, '$5.2k'], [9960, '$10k'], [12_600, '$13k'], [104_000, '$100k']])('%s: %s', (value, says) => {
+  it.each([
+    [0, '$0'],
+    [7.4, '$7'],
+    [449, '$450'],
+    [994, '$990'],
+    [996, '$1k'],
+    [5249, '$5.2k'],
+    [9960, '$10k'],
+    [12_600, '$13k'],
+    [104_000, '$100k'],
+  ])('%s: %s', (value, says) => {
     expect(sayMoney(value)).toBe(says);
-  }); // prettier-ignore
-  it.each([[450, 702, '$450–700'], [5200, 9100, '$5.2k–9.1k'], [900, 1400, '$900–1.4k'], [996, 1004, '$1k']])('%s to %s: %s', (low, high, says) => {
+  });
+  it.each([
+    [450, 702, '$450–700'],
+    [5200, 9100, '$5.2k–9.1k'],
+    [900, 1400, '$900–1.4k'],
+    [996, 1004, '$1k'],
+  ])('%s to %s: %s', (low, high, says) => {
     expect(sayRange({ low, high })).toBe(says);
-  }); // prettier-ignore
+  });
   it('says rates as the book has them', () => {
     expect(sayRate({ low: 90, high: 190 })).toBe('$90–190');
     expect(sayRate({ low: 1.5, high: 4 })).toBe('$1.50–4');

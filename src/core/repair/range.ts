@@ -36,8 +36,14 @@ function deviationOf(parts: readonly number[], correlation: number): number {
  */
 export function totalRange(parts: readonly Range[], correlation = PRICE_CORRELATION): Range {
   const likely = parts.reduce((sum, part) => sum + part.likely, 0);
-  const down = deviationOf(parts.map((part) => part.likely - part.low), correlation); // prettier-ignore
-  const up = deviationOf(parts.map((part) => part.high - part.likely), correlation); // prettier-ignore
+  const down = deviationOf(
+    parts.map((part) => part.likely - part.low),
+    correlation,
+  );
+  const up = deviationOf(
+    parts.map((part) => part.high - part.likely),
+    correlation,
+  );
   return { low: Math.max(0, likely - down), likely, high: likely + up };
 }
 

@@ -57,4 +57,4 @@ export function refusalsOf(site: Site, plan: Plan): Refusal[] {
       return [{ findingId: finding.id, number: finding.number, method: method.id, cost, because }];
     }).sort((a, b) => a.cost.likely - b.cost.likely);
   });
-} // prettier-ignore
+}

@@ -43,10 +43,11 @@ export type Repair = {
 
 /** What a plan is, word by word: a choice over it stands as long as these are the same. */
 export function evidenceOfPlan({ works }: Plan): string[] {
-  return works.map(({ method, lineId, fromFt, toFt }) =>
-    `${methodById(method).name}, ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft${lineId === 'main-line' ? '' : `, ${lineId}`}`,
+  return works.map(
+    ({ method, lineId, fromFt, toFt }) =>
+      `${methodById(method).name}, ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft${lineId === 'main-line' ? '' : `, ${lineId}`}`,
   );
-} // prettier-ignore
+}
 
 function chosenOf(derived: Derived, plans: readonly Plan[]): Chosen | null {
   const decision = chosenPlan(derived.inspection.decisions);
@@ -59,7 +60,12 @@ function chosenOf(derived: Derived, plans: readonly Plan[]): Chosen | null {
         ...now.filter((word) => !decision.evidence.includes(word)).map((word) => `now ${word}`),
       ]
     : ['that plan is no longer there'];
-  return { planId: decision.planId as PlanId, reason: decision.reason, decisionId: decision.id, changed }; // prettier-ignore
+  return {
+    planId: decision.planId as PlanId,
+    reason: decision.reason,
+    decisionId: decision.id,
+    changed,
+  };
 }
 
 /** Picks among Chert's own plans; the inspector's is weighed and shown beside them. */

@@ -49,24 +49,41 @@ function marksOf(site: Site): Mark[] {
         .flatMap((entry) => {
           if (entry.readingFt === null || entry.blockedBy !== undefined) return [];
           const { stationFt } = axis.placeOf(entry.pass, entry.readingFt);
-          const swings = (entry.swings ?? []).map(({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`);
+          const swings = (entry.swings ?? []).map(
+            ({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`,
+          );
           const facts = [
             entry.mark ? `marked ${entry.mark}` : null,
             entry.reference || null,
             swings.length > 0 ? sayList(swings) : null,
-            entry.depthIn === undefined ? 'depth not measured' : `${feetIn(entry.depthIn)} deep to the camera head`,
+            entry.depthIn === undefined
+              ? 'depth not measured'
+              : `${feetIn(entry.depthIn)} deep to the camera head`,
           ].filter((fact) => fact !== null);
-          return [{ stationFt, lineId: lateral.lineId, text: `At ${sayFt(stationFt)} ft${site.derived.names.on(lateral.lineId)}: ${facts.join(', ')}.` }];
+          return [
+            {
+              stationFt,
+              lineId: lateral.lineId,
+              text: `At ${sayFt(stationFt)} ft${site.derived.names.on(lateral.lineId)}: ${facts.join(', ')}.`,
+            },
+          ];
         }),
     ),
   );
-} // prettier-ignore
+}
 
 function itemOf(site: Site, work: Work): RequestItem {
   const method = methodById(work.method);
   const bed = bedOf(site, work.lineId);
   const cells = cellsWithin(bed, work);
-  const pipes = [...new Set(cells.map(({ diameterIn, material }) => `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}`))];
+  const pipes = [
+    ...new Set(
+      cells.map(
+        ({ diameterIn, material }) =>
+          `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}`,
+      ),
+    ),
+  ];
   const longFt = work.toFt - work.fromFt;
   const { depth } = work;
   const ids = new Set([...work.cures, ...work.holds]);
@@ -76,25 +93,33 @@ function itemOf(site: Site, work: Work): RequestItem {
     fromFt: work.fromFt,
     toFt: work.toFt,
     where: [
-      ...(work.zones.length > 0 ? [`under: ${sayList(work.zones.map((zone) => nameZone(zone).toLowerCase()))}`] : []),
+      ...(work.zones.length > 0
+        ? [`under: ${sayList(work.zones.map((zone) => nameZone(zone).toLowerCase()))}`]
+        : []),
       `pipe: ${sayList(pipes)}`,
       ...(depth
-        ? [`depth: ${sayFt(depth.leastFt)}${depth.mostFt - depth.leastFt >= 0.05 ? ` to ${sayFt(depth.mostFt)}` : ''} ft, ${depth.isLocated ? 'located' : 'assumed: have it located'}`]
+        ? [
+            `depth: ${sayFt(depth.leastFt)}${depth.mostFt - depth.leastFt >= 0.05 ? ` to ${sayFt(depth.mostFt)}` : ''} ft, ${depth.isLocated ? 'located' : 'assumed: have it located'}`,
+          ]
         : []),
       ...(work.publicFt > 0.05 ? [`${sayFt(work.publicFt)} ft of it on the public side`] : []),
     ],
     quantities: [
       ...(longFt > 0.05 ? [`${sayFt(longFt)} ft`] : []),
       ...(work.tees.length > 0
-        ? [`reopen ${work.tees.length === 1 ? 'the tee' : `${work.tees.length} tees`} at ${sayList(work.tees.map(({ stationFt, serves }) => `${sayFt(stationFt)} ft${serves ? ` (${serves})` : ''}`))}`]
+        ? [
+            `reopen ${work.tees.length === 1 ? 'the tee' : `${work.tees.length} tees`} at ${sayList(work.tees.map(({ stationFt, serves }) => `${sayFt(stationFt)} ft${serves ? ` (${serves})` : ''}`))}`,
+          ]
         : []),
-      ...work.lines.filter(({ key }) => key.startsWith('permit.') || key === 'traffic.control').map(({ says }) => says),
+      ...work.lines
+        .filter(({ key }) => key.startsWith('permit.') || key === 'traffic.control')
+        .map(({ says }) => says),
     ],
     forFindings: site.owned.filter(({ id }) => ids.has(id)).map(({ number }) => number),
     by: method.by,
     isTelling: method.role === 'tell',
   };
-} // prettier-ignore
+}
 
 /** What to ask a contractor for, from a plan: where it is and how it will be proved. */
 export function requestSheetOf(site: Site, plan: Plan): RequestSheet {
@@ -105,24 +130,36 @@ export function requestSheetOf(site: Site, plan: Plan): RequestSheet {
         mark.stationFt >= fromFt - MARK_NEAR_FT &&
         mark.stationFt <= toFt + MARK_NEAR_FT,
     );
-  const changes = plan.works.filter(({ method }) => ['replace', 'mend', 'clean'].includes(methodById(method).role));
-  const sags = site.owned.some(({ id, kind }) => kind === 'standing-water' && plan.works.some(({ cures }) => cures.includes(id)));
+  const changes = plan.works.filter(({ method }) =>
+    ['replace', 'mend', 'clean'].includes(methodById(method).role),
+  );
+  const sags = site.owned.some(
+    ({ id, kind }) =>
+      kind === 'standing-water' && plan.works.some(({ cures }) => cures.includes(id)),
+  );
   return {
     items: plan.works.map((work) => itemOf(site, work)),
-    marks: marksOf(site).filter(near).sort((a, b) => a.stationFt - b.stationFt).map(({ text }) => text),
-    proof: changes.length === 0
-      ? []
-      : [
-          'Scope the line again from the same access once the work is done, on video, with the counter in the picture.',
-          ...(sags ? ['Run water, let it drain, and show that nothing stands where the sag was.'] : []),
-          'Hand over the video, the permit and its sign-off, and the warranty in writing.',
-        ],
-    ask: changes.length === 0
-      ? []
-      : [
-          'Price each item by itself, with its length.',
-          'Say what is included: cleaning first, reopening of tees, permits, putting back the surface, trench protection, the video after.',
-          'Say what would make it dearer, and what you would do then.',
-        ],
+    marks: marksOf(site)
+      .filter(near)
+      .sort((a, b) => a.stationFt - b.stationFt)
+      .map(({ text }) => text),
+    proof:
+      changes.length === 0
+        ? []
+        : [
+            'Scope the line again from the same access once the work is done, on video, with the counter in the picture.',
+            ...(sags
+              ? ['Run water, let it drain, and show that nothing stands where the sag was.']
+              : []),
+            'Hand over the video, the permit and its sign-off, and the warranty in writing.',
+          ],
+    ask:
+      changes.length === 0
+        ? []
+        : [
+            'Price each item by itself, with its length.',
+            'Say what is included: cleaning first, reopening of tees, permits, putting back the surface, trench protection, the video after.',
+            'Say what would make it dearer, and what you would do then.',
+          ],
   };
-} // prettier-ignore
+}

@@ -53,10 +53,11 @@ export function siteOf(derived: Derived): Site {
     ),
     owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
     authoritys: findings.filter(
-      (one) => asks(one) && one.responsibleSide === 'public' && one.placed && one.severity !== 'slight',
+      (one) =>
+        asks(one) && one.responsibleSide === 'public' && one.placed && one.severity !== 'slight',
     ),
   };
-} // prettier-ignore
+}
 
 /** The ground of a finding's line. */
 export function bedOf(site: Pick<Site, 'beds'>, lineId: string): Bed {

@@ -37,7 +37,11 @@ export type Work = WorkDraft & {
   readonly lines: readonly PriceLine[];
   readonly zones: readonly Zone[];
   /** Depth of the pipe along it, feet; `null` where no ground is opened. */
-  readonly depth: { readonly leastFt: number; readonly mostFt: number; readonly isLocated: boolean } | null; // prettier-ignore
+  readonly depth: {
+    readonly leastFt: number;
+    readonly mostFt: number;
+    readonly isLocated: boolean;
+  } | null;
   /** Length on the public side, feet. */
   readonly publicFt: number;
   /** Tees to reopen. */

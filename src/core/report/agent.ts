@@ -13,31 +13,60 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const LIMITS = 3;
 
 /** One page for the agent: what to ask for, by when, and what nobody could see. */
-export function composeAgentPage(report: Report, repair: Repair, isPriced: boolean): readonly Block[] {
+export function composeAgentPage(
+  report: Report,
+  repair: Repair,
+  isPriced: boolean,
+): readonly Block[] {
   const [masthead, headline] = report.blocks;
   const { names, stops } = repair.site.derived;
   const plan = planOfReport(repair);
-  const numberOf = (id: string) => repair.site.derived.findings.find((one) => one.id === id)?.number;
+  const numberOf = (id: string) =>
+    repair.site.derived.findings.find((one) => one.id === id)?.number;
   const asks = plan.works
     .filter(({ method }) => methodById(method).role !== 'tell')
     .map((work) => {
-      const numbers = [...work.cures, ...work.holds].flatMap((id) => numberOf(id) ?? []).map(String);
-      const forWhat = numbers.length > 0 ? `, for finding${numbers.length > 1 ? 's' : ''} ${sayList(numbers)}` : '';
+      const numbers = [...work.cures, ...work.holds]
+        .flatMap((id) => numberOf(id) ?? [])
+        .map(String);
+      const forWhat =
+        numbers.length > 0
+          ? `, for finding${numbers.length > 1 ? 's' : ''} ${sayList(numbers)}`
+          : '';
       return `${capital(sayWork(work))}, ${sayWorkPlace(work, names)}${forWhat}${isPriced && work.cost.high > 0 ? `: ${sayRange(work.cost)}` : ''}.`;
     });
-  const total = isPriced && asks.length > 1 && plan.cost.high > 0 ? [`All of it: ${sayRange(plan.cost)}, planning figures.`] : [];
+  const total =
+    isPriced && asks.length > 1 && plan.cost.high > 0
+      ? [`All of it: ${sayRange(plan.cost)}, planning figures.`]
+      : [];
   const dated: readonly Step[] = report.steps;
   const limits = report.limits.slice(0, LIMITS);
   const more = report.limits.length - limits.length;
   return [
     masthead!,
     headline!,
-    { kind: 'list', title: 'What to ask for', items: asks.length > 0 ? [...asks, ...total] : ['Nothing on this line asks for work now.'] },
+    {
+      kind: 'list',
+      title: 'What to ask for',
+      items: asks.length > 0 ? [...asks, ...total] : ['Nothing on this line asks for work now.'],
+    },
     ...composeStops(stops, names),
     { kind: 'steps', title: 'By when', steps: dated },
     ...(limits.length > 0
-      ? [{ kind: 'list', title: 'What nobody could see', items: [...limits, ...(more > 0 ? [`And ${more} more: see the report.`] : [])] } as const]
+      ? [
+          {
+            kind: 'list',
+            title: 'What nobody could see',
+            items: [...limits, ...(more > 0 ? [`And ${more} more: see the report.`] : [])],
+          } as const,
+        ]
       : []),
-    { kind: 'list', title: 'Please note', items: ['The buyer’s report says how each finding was graded. Local codes and licensed practice govern.'] },
+    {
+      kind: 'list',
+      title: 'Please note',
+      items: [
+        'The buyer’s report says how each finding was graded. Local codes and licensed practice govern.',
+      ],
+    },
   ];
-} // prettier-ignore
+}

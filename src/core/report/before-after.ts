@@ -21,7 +21,7 @@ function sayFate(fate: Fate): string {
         ? 'Not proved: no water was run and drained, so a low stretch would not show.'
         : 'Not proved: the place was not seen this time.';
   }
-} // prettier-ignore
+}
 
 /** How this look stands against an earlier one of the same line: what is repaired, what is new, what is proved. */
 export function composeBeforeAfter(before: Derived, after: Derived): readonly Block[] {
@@ -48,10 +48,12 @@ export function composeBeforeAfter(before: Derived, after: Derived): readonly Bl
       notes: [
         `${count('gone')} of ${fates.length} are gone, ${count('there')} still there, ${count('unproven')} not proved.`,
         ...(fresh.length > 0
-          ? [`New since then: ${fresh.map((one) => `${FINDING_WORDS[one.kind].name.toLowerCase()} ${sayPlace(one, after.names)} (finding ${one.number})`).join('; ')}.`]
+          ? [
+              `New since then: ${fresh.map((one) => `${FINDING_WORDS[one.kind].name.toLowerCase()} ${sayPlace(one, after.names)} (finding ${one.number})`).join('; ')}.`,
+            ]
           : ['Nothing new was found.']),
         laid,
       ],
     },
   ];
-} // prettier-ignore
+}

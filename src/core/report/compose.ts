@@ -28,7 +28,14 @@ import { sayPlace } from './place';
 import { composeSteps } from './steps';
 import { composeTerms } from './terms';
 import { sayWholeLine } from './whole-line';
-import { ACTION_WORDS, FINDING_WORDS, MATERIAL_WORDS, OVERALL_WORDS, SEVERITY_WORDS, ZONE_WORDS } from './words'; // prettier-ignore
+import {
+  ACTION_WORDS,
+  FINDING_WORDS,
+  MATERIAL_WORDS,
+  OVERALL_WORDS,
+  SEVERITY_WORDS,
+  ZONE_WORDS,
+} from './words';
 
 /** The buyer's report as one list of blocks, with the parts that the headless door prints. */
 export type Report = {
@@ -202,7 +209,7 @@ function sayPipe(segment: Segment): string[] {
     segment.responsibleSide === 'owner' ? 'owner' : 'public',
     segment.age ? sayAge(segment.age.ageYears) : '–',
   ];
-} // prettier-ignore
+}
 
 const sayAge = ({ from, to }: { readonly from: number; readonly to: number }) =>
   Math.round(from) === Math.round(to)

@@ -49,10 +49,23 @@ function expectNoContradiction(inspection: Inspection): void {
   if (derived.overall === 'serviceable') {
     expect(['urgent', 'repair', 'look-again', 'upkeep'].some(calls)).toBe(false);
   }
-  if (/No work is needed/.test(headline.text)) expect(found.every(({ price }) => price === null)).toBe(true); // prettier-ignore
+  if (/No work is needed/.test(headline.text))
+    expect(found.every(({ price }) => price === null)).toBe(true);
   if (/^Repair /.test(headline.text)) {
     const count = inScope.filter(({ action }) => action === 'repair').length;
-    const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']; // prettier-ignore
+    const words = [
+      'no',
+      'one',
+      'two',
+      'three',
+      'four',
+      'five',
+      'six',
+      'seven',
+      'eight',
+      'nine',
+      'ten',
+    ];
     expect(headline.text).toContain(`Repair ${words[count]} spot`);
   }
   if (headline.pass !== null) expect(mayPass(derived)).toBe(true);
@@ -61,7 +74,15 @@ function expectNoContradiction(inspection: Inspection): void {
   for (const { action, price } of found) if (action === 'look-again') expect(price).toBeNull();
   for (const { id, action } of derived.findings)
     if (action === 'look-again')
-      expect(plan.works.filter(({ cures }) => cures.includes(id) && !cures.some((other) => derived.findings.find((one) => one.id === other)!.action !== 'look-again'))).toEqual([]); // prettier-ignore
+      expect(
+        plan.works.filter(
+          ({ cures }) =>
+            cures.includes(id) &&
+            !cures.some(
+              (other) => derived.findings.find((one) => one.id === other)!.action !== 'look-again',
+            ),
+        ),
+      ).toEqual([]);
   const cost = tableOf(buyer, /^What it may cost/);
   const paid = plan.works.filter((work) => work.cost.high > 0);
   expect(cost === undefined).toBe(paid.length === 0);
@@ -108,9 +129,12 @@ function expectNoContradiction(inspection: Inspection): void {
     const finding = derived.findings.find(({ id }) => id === block.id)!;
     expect(block.number).toBe(finding.number);
     if (!finding.placed) continue;
-    const numbers = (/(?:at |, )(\d+)(?: to (\d+))? ft/.exec(block.title) ?? []).slice(1).filter(Boolean).map(Number); // prettier-ignore
+    const numbers = (/(?:at |, )(\d+)(?: to (\d+))? ft/.exec(block.title) ?? [])
+      .slice(1)
+      .filter(Boolean)
+      .map(Number);
     const { fromFt, toFt } = finding.span;
-    if (fromFt >= 0) expect(numbers).toEqual([...new Set([Math.round(fromFt), Math.round(toFt)])]); // prettier-ignore
+    if (fromFt >= 0) expect(numbers).toEqual([...new Set([Math.round(fromFt), Math.round(toFt)])]);
   }
   // Plain words.
   expect(report.readsAtGrade).toBeLessThanOrEqual(8);

@@ -19,7 +19,9 @@ const span = (fromFt: number, toFt: number) =>
 /** What the contractor can get a tool in by, and where the feet begin. */
 function accessRows({ inspection, lateral, branches, names }: Derived): string[][] {
   const lines = [lateral, ...branches];
-  const placed = lines.flatMap(({ lineId, axes }) => axes.map(({ run, originFt }) => ({ accessId: run.accessPointId, lineId, originFt })));
+  const placed = lines.flatMap(({ lineId, axes }) =>
+    axes.map(({ run, originFt }) => ({ accessId: run.accessPointId, lineId, originFt })),
+  );
   const outside = inspection.accessPoints.map((access) => {
     const { id, kind, diameterIn, place, usable, obstacle } = access;
     const at = placed.find(({ accessId }) => accessId === id);
@@ -27,23 +29,42 @@ function accessRows({ inspection, lateral, branches, names }: Derived): string[]
       labelOf(access),
       at === undefined ? '–' : `${sayFt(at.originFt)}${names.on(at.lineId)}`,
       `${diameterIn} in ${ACCESS_WORDS[kind]}`,
-      [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`].filter(Boolean).join(', '),
+      [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`]
+        .filter(Boolean)
+        .join(', '),
     ];
   });
   const inside = listCleanouts(inspection, lines)
     .filter(({ diameterIn }) => diameterIn === null)
-    .map(({ place, lineId, stationFt, state }) => ['–', `${stationFt === null ? '–' : sayFt(stationFt)}${lineId === null ? '' : names.on(lineId)}`, `cleanout${state === 'inferred' ? ' (not certain)' : ''}`, place]);
+    .map(({ place, lineId, stationFt, state }) => [
+      '–',
+      `${stationFt === null ? '–' : sayFt(stationFt)}${lineId === null ? '' : names.on(lineId)}`,
+      `cleanout${state === 'inferred' ? ' (not certain)' : ''}`,
+      place,
+    ]);
   const buried = lines.flatMap(({ lineId, axes }) =>
     axes.flatMap((axis) =>
       axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'surface' || entry.what !== 'buried-cleanout' || entry.readingFt === null) return [];
+        if (
+          entry.kind !== 'surface' ||
+          entry.what !== 'buried-cleanout' ||
+          entry.readingFt === null
+        )
+          return [];
         const { from } = axis.placeOfEntry(entry);
-        return [['–', `${sayFt(from.stationFt)}${names.on(lineId)}`, 'buried cleanout', 'to be raised to grade']];
+        return [
+          [
+            '–',
+            `${sayFt(from.stationFt)}${names.on(lineId)}`,
+            'buried cleanout',
+            'to be raised to grade',
+          ],
+        ];
       }),
     ),
   );
   return [...outside, ...inside, ...buried];
-} // prettier-ignore
+}
 
 /**
  * The contractor's sheet for a plan, as blocks: where each work is, by stations from the access, depths,
@@ -54,18 +75,24 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
   const { job, property } = derived.inspection;
   const { names, lateral, branches } = derived;
   const lines = [lateral, ...branches];
-  const feet = (lineId: string, fromFt: number, toFt: number) => `${span(fromFt, toFt)}${names.on(lineId)}`;
+  const feet = (lineId: string, fromFt: number, toFt: number) =>
+    `${span(fromFt, toFt)}${names.on(lineId)}`;
   const sheet = requestSheetOf(site, plan);
-  const works = sheet.items.filter(({ isTelling }) => !isTelling).map(({ what, lineId, fromFt, toFt, where, quantities, forFindings, by }) => [
-    feet(lineId, fromFt, toFt),
-    `${what}${forFindings.length > 0 ? ` (finding${forFindings.length > 1 ? 's' : ''} ${sayList(forFindings.map(String))})` : ''}`,
-    where.join('; '),
-    quantities.join('; '),
-    by,
-  ]);
+  const works = sheet.items
+    .filter(({ isTelling }) => !isTelling)
+    .map(({ what, lineId, fromFt, toFt, where, quantities, forFindings, by }) => [
+      feet(lineId, fromFt, toFt),
+      `${what}${forFindings.length > 0 ? ` (finding${forFindings.length > 1 ? 's' : ''} ${sayList(forFindings.map(String))})` : ''}`,
+      where.join('; '),
+      quantities.join('; '),
+      by,
+    ]);
   const planned = new Set(plan.works.flatMap(({ cures, holds }) => [...cures, ...holds]));
   const found = derived.findings.filter(
-    (finding) => finding.placed && !finding.courtesy && (planned.has(finding.id) || plan.leaves.includes(finding.id)),
+    (finding) =>
+      finding.placed &&
+      !finding.courtesy &&
+      (planned.has(finding.id) || plan.leaves.includes(finding.id)),
   );
   const blocks: Block[] = [
     {
@@ -75,39 +102,92 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
     },
     {
       kind: 'headline',
-      text: works.length > 0 ? `Please quote for ${works.length === 1 ? 'one work' : `${works.length} works`} on this sewer lateral.` : 'This plan has no works.',
+      text:
+        works.length > 0
+          ? `Please quote for ${works.length === 1 ? 'one work' : `${works.length} works`} on this sewer lateral.`
+          : 'This plan has no works.',
       verdict: PLAN_NAMES[plan.id],
       pass: null,
       lead: `Feet are counted along the pipe ${names.isOne ? `from ${names.from(lateral.lineId)}` : sayList(lines.map(({ lineId }) => `of the ${names.nameOf(lineId)} from ${names.from(lineId)}`))}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
     },
     ...composeStops(derived.stops, names),
-    { kind: 'section', caption: 'The line cut open from the side, with the findings by their numbers.' },
-    { kind: 'table', title: 'What to quote for', head: ['Feet', 'Work', 'Where', 'How much', 'By'], rows: works, numeric: [0] },
+    {
+      kind: 'section',
+      caption: 'The line cut open from the side, with the findings by their numbers.',
+    },
+    {
+      kind: 'table',
+      title: 'What to quote for',
+      head: ['Feet', 'Work', 'Where', 'How much', 'By'],
+      rows: works,
+      numeric: [0],
+    },
     {
       kind: 'table',
       title: 'What was found there',
       head: ['Feet', 'No.', 'Finding', 'Grade'],
-      rows: found.map(({ lineId, span: at, number, kind, severity, provisional }) => [feet(lineId, at.fromFt, at.toFt), String(number), nameFinding(kind), `${severity}${provisional ? ', provisional' : ''}`]),
+      rows: found.map(({ lineId, span: at, number, kind, severity, provisional }) => [
+        feet(lineId, at.fromFt, at.toFt),
+        String(number),
+        nameFinding(kind),
+        `${severity}${provisional ? ', provisional' : ''}`,
+      ]),
       numeric: [0, 1],
     },
     ...lines.map((line): Block => ({
       kind: 'table',
       title: names.isOne ? 'The pipe' : `The pipe of the ${names.nameOf(line.lineId)}`,
       head: ['From, ft', 'To, ft', 'Pipe', 'Under', 'Side'],
-      rows: line.segments.map(({ fromFt, toFt, diameterIn, isBoreAssumed, material, zone, responsibleSide, certainty }) => [
-        String(roundTo(fromFt, 1)),
-        String(roundTo(toFt, 1)),
-        `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${certainty === 'confirmed' ? '' : ' (not certain)'}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
-        zone ? nameZone(zone) : 'not logged',
-        responsibleSide,
-      ]),
+      rows: line.segments.map(
+        ({
+          fromFt,
+          toFt,
+          diameterIn,
+          isBoreAssumed,
+          material,
+          zone,
+          responsibleSide,
+          certainty,
+        }) => [
+          String(roundTo(fromFt, 1)),
+          String(roundTo(toFt, 1)),
+          `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${certainty === 'confirmed' ? '' : ' (not certain)'}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
+          zone ? nameZone(zone) : 'not logged',
+          responsibleSide,
+        ],
+      ),
       numeric: [0, 1],
     })),
-    { kind: 'list', title: 'Marks on the ground', items: sheet.marks.length > 0 ? sheet.marks : ['None near these works: have the pipe located before digging.'] },
-    { kind: 'table', title: 'Ways in for tools', head: ['Access', 'At, ft', 'What', 'Where'], rows: accessRows(derived), numeric: [1] },
-    ...(sheet.ask.length > 0 ? [{ kind: 'list', title: 'In your quote', items: sheet.ask } as const] : []),
-    ...(sheet.proof.length > 0 ? [{ kind: 'list', title: 'How it will be proved', items: sheet.proof } as const] : []),
-    { kind: 'list', title: 'Take care', items: cautionsOfPlan(site, plan).map(({ about, text }) => `${about}. ${text}`) },
+    {
+      kind: 'list',
+      title: 'Marks on the ground',
+      items:
+        sheet.marks.length > 0
+          ? sheet.marks
+          : ['None near these works: have the pipe located before digging.'],
+    },
+    {
+      kind: 'table',
+      title: 'Ways in for tools',
+      head: ['Access', 'At, ft', 'What', 'Where'],
+      rows: accessRows(derived),
+      numeric: [1],
+    },
+    ...(sheet.ask.length > 0
+      ? [{ kind: 'list', title: 'In your quote', items: sheet.ask } as const]
+      : []),
+    ...(sheet.proof.length > 0
+      ? [{ kind: 'list', title: 'How it will be proved', items: sheet.proof } as const]
+      : []),
+    {
+      kind: 'list',
+      title: 'Take care',
+      items: cautionsOfPlan(site, plan).map(({ about, text }) => `${about}. ${text}`),
+    },
   ];
-  return blocks.filter((block) => (block.kind === 'table' ? block.rows.length > 0 : block.kind !== 'list' || block.items.length > 0)); // prettier-ignore
-} // prettier-ignore
+  return blocks.filter((block) =>
+    block.kind === 'table'
+      ? block.rows.length > 0
+      : block.kind !== 'list' || block.items.length > 0,
+  );
+}

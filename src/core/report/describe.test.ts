@@ -24,9 +24,11 @@ describe('what was seen, in the buyer’s words', () => {
       'Water stands and fills 40% of the pipe, over 8 feet, with no water running. Waste settles in it.',
     ],
     [
-      describeFinding(finding('standing-water', { toReadingFt: 38 }, [{ kind: 'water', state: 'drained' }])),
+      describeFinding(
+        finding('standing-water', { toReadingFt: 38 }, [{ kind: 'water', state: 'drained' }]),
+      ),
       'Water stands, over 8 feet, after the line had drained.',
-    ], // prettier-ignore
+    ],
     [said('roots', { sizeWord: 'heavy' }), 'Roots fill much of the pipe.'],
     [said('standing-water'), 'Water stands, with no water running.'],
     [

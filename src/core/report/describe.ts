@@ -115,10 +115,11 @@ const SEEN: Record<DefectKind, (finding: Finding) => string> = {
   infiltration: (f) => sayForm(f, 'Ground water comes in through the pipe.'),
   'residue-line': () => 'A mark on the wall shows that water stood higher before.',
   vermin: () => 'There are signs of animals in the pipe.',
-  'foreign-object': (f) => `An object lies in the pipe${share(f, 'pipe') ? ` and fills${share(f, 'pipe')}` : ''}.`,
+  'foreign-object': (f) =>
+    `An object lies in the pipe${share(f, 'pipe') ? ` and fills${share(f, 'pipe')}` : ''}.`,
   unidentified: () => 'Something was seen that could not be named.',
   'utility-crossing': () => 'Another utility’s pipe or cable runs through the sewer.',
-}; // prettier-ignore
+};
 
 /** What a form looks like, in the buyer's words. */
 const FORM_WORDS: Partial<Record<DefectKind, Partial<Record<DefectForm, string>>>> = {
@@ -150,7 +151,8 @@ const FORM_WORDS: Partial<Record<DefectKind, Partial<Record<DefectForm, string>>
   },
   'coupling-failed': {
     sealed: 'The sleeve that joins two pipes has failed, but still seals.',
-    'gasket-in-bore': 'The sleeve that joins two pipes has failed, and its rubber hangs into the pipe.',
+    'gasket-in-bore':
+      'The sleeve that joins two pipes has failed, and its rubber hangs into the pipe.',
   },
   exfiltration: {
     seep: 'Sewage seeps out of the pipe.',
@@ -163,7 +165,7 @@ const FORM_WORDS: Partial<Record<DefectKind, Partial<Record<DefectForm, string>>
     drip: 'Ground water drips into the pipe.',
     run: 'Ground water runs into the pipe.',
   },
-}; // prettier-ignore
+};
 
 /** The sentence of a form, or what is said where no form was logged. */
 function sayForm({ kind, facts }: Finding, otherwise: string): string {

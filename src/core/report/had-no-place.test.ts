@@ -9,7 +9,16 @@ import { composeDocuments } from './documents';
 
 describe('stops', () => {
   it('claim no pipe that nobody called', () => {
-    const derived = of([{ kind: 'material', side: 'far', material: 'unknown', diameterIn: 6, candidates: ['asbestos-cement', 'concrete'], readingFt: 30 }]); // prettier-ignore
+    const derived = of([
+      {
+        kind: 'material',
+        side: 'far',
+        material: 'unknown',
+        diameterIn: 6,
+        candidates: ['asbestos-cement', 'concrete'],
+        readingFt: 30,
+      },
+    ]);
     const text = paper(derived);
     expect(text).toContain('may be asbestos cement. Until somebody knows');
     expect(text).not.toContain('is asbestos cement');
@@ -29,9 +38,39 @@ describe('stops', () => {
   it.each(['none', 'override', 'dismiss', 'join'])('outlive the inspector’s word: %s', (how) => {
     const said = {
       none: [],
-      override: [{ id: 'D1', kind: 'override-finding', reason: 'fine roots', severity: 'slight', action: 'upkeep', evidence: [], ...evidenceFor(2) }],
-      dismiss: [{ id: 'D1', kind: 'review-finding', verdict: 'dismissed', reason: 'no gas', evidence: [], at: minute(50), ...evidenceFor(1) }],
-      join: [{ id: 'D1', kind: 'join-sightings', reason: 'one thing', sightings: [{ runId: 'R1', entryId: 'e2' }, { runId: 'R1', entryId: 'e3' }] }],
+      override: [
+        {
+          id: 'D1',
+          kind: 'override-finding',
+          reason: 'fine roots',
+          severity: 'slight',
+          action: 'upkeep',
+          evidence: [],
+          ...evidenceFor(2),
+        },
+      ],
+      dismiss: [
+        {
+          id: 'D1',
+          kind: 'review-finding',
+          verdict: 'dismissed',
+          reason: 'no gas',
+          evidence: [],
+          at: minute(50),
+          ...evidenceFor(1),
+        },
+      ],
+      join: [
+        {
+          id: 'D1',
+          kind: 'join-sightings',
+          reason: 'one thing',
+          sightings: [
+            { runId: 'R1', entryId: 'e2' },
+            { runId: 'R1', entryId: 'e3' },
+          ],
+        },
+      ],
     }[how] as Inspection['decisions'];
     const derived = derive(inspection(said));
     expect(derived.stops.map(({ id }) => id)).toEqual(['utility']);
@@ -39,7 +78,7 @@ describe('stops', () => {
     if (cut) expect(cut.advice[0]!.text).toContain('Nothing may cut, jet or scrape this line');
     for (const blocks of Object.values(composeDocuments(derived)))
       expect(JSON.stringify(blocks)).toContain('Nothing may cut, jet or scrape this line');
-  }); // prettier-ignore
+  });
 
   it('stand beside no advice against them, and nobody quotes for another’s utility', () => {
     const said = composeReport(derive(inspection([])));
@@ -53,7 +92,18 @@ describe('stops', () => {
   });
 
   it('leave no cutter in pipe that bears none', () => {
-    const text = wordsOf(of([{ kind: 'material', side: 'far', material: 'asbestos-cement', diameterIn: 6, readingFt: 30 }, roots])); // prettier-ignore
+    const text = wordsOf(
+      of([
+        {
+          kind: 'material',
+          side: 'far',
+          material: 'asbestos-cement',
+          diameterIn: 6,
+          readingFt: 30,
+        },
+        roots,
+      ]),
+    );
     expect(text).toContain('Have it cleaned only in a way that this pipe bears');
     expect(text).not.toContain('roots cut or jetted');
   });
@@ -61,24 +111,46 @@ describe('stops', () => {
 
 describe('facts that had no place', () => {
   it('are told as told, and have their say', () => {
-    const derived = of([{ kind: 'material', side: 'far', material: 'concrete', diameterIn: 6, readingFt: 30 }], {
-      job: { purpose: 'complaint', complaint: 'the tub gurgles', localRules: [{ material: 'concrete', says: 'Concrete laterals are refused.' }] },
-      property: { history: [{ on: '2024-05', what: 'backup', note: 'twice in spring' }] },
-    });
+    const derived = of(
+      [{ kind: 'material', side: 'far', material: 'concrete', diameterIn: 6, readingFt: 30 }],
+      {
+        job: {
+          purpose: 'complaint',
+          complaint: 'the tub gurgles',
+          localRules: [{ material: 'concrete', says: 'Concrete laterals are refused.' }],
+        },
+        property: { history: [{ on: '2024-05', what: 'backup', note: 'twice in spring' }] },
+      },
+    );
     const text = wordsOf(derived);
     expect(text).toContain('The complaint: “the tub gurgles”');
     expect(text).toContain('twice in spring');
     expect(text).toContain('A local rule speaks of this pipe: Concrete laterals are refused.');
-  }); // prettier-ignore
+  });
 
   it('a lip said with a change of pipe is a finding, once', () => {
-    const change: Said = { kind: 'material', side: 'far', material: 'pvc', diameterIn: 4, joint: 'lip', lipIn: 0.5, readingFt: 30 }; // prettier-ignore
-    expect(of([change]).findings.map(({ kind, severity }) => [kind, severity])).toContainEqual(['lip', 'moderate']); // prettier-ignore
-    expect(of([change, defect('lip', { lipIn: 0.5 })]).findings.filter(({ kind }) => kind === 'lip')).toHaveLength(1); // prettier-ignore
+    const change: Said = {
+      kind: 'material',
+      side: 'far',
+      material: 'pvc',
+      diameterIn: 4,
+      joint: 'lip',
+      lipIn: 0.5,
+      readingFt: 30,
+    };
+    expect(of([change]).findings.map(({ kind, severity }) => [kind, severity])).toContainEqual([
+      'lip',
+      'moderate',
+    ]);
+    expect(
+      of([change, defect('lip', { lipIn: 0.5 })]).findings.filter(({ kind }) => kind === 'lip'),
+    ).toHaveLength(1);
   });
 
   it('a cleanout found from inside is a way in, and stands in report and sheet', () => {
-    const derived = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], { access: { kind: 'roof-vent' } }); // prettier-ignore
+    const derived = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], {
+      access: { kind: 'roof-vent' },
+    });
     const text = paper(derived);
     expect(text).not.toContain('Have a cleanout fitted');
     expect(text).toContain('The cleanout found from inside');
@@ -86,14 +158,24 @@ describe('facts that had no place', () => {
   });
 
   it('a locate confirms a place without a depth, and its words are printed', () => {
-    const derived = of([zone('yard', 0), defect('break', { form: 'invert-missing' }), { kind: 'locate', readingFt: 30, mark: 'a stake', reference: '4 ft from the gate' }]); // prettier-ignore
+    const derived = of([
+      zone('yard', 0),
+      defect('break', { form: 'invert-missing' }),
+      { kind: 'locate', readingFt: 30, mark: 'a stake', reference: '4 ft from the gate' },
+    ]);
     const text = paper(derived);
     expect(text).toContain('marked a stake, 4 ft from the gate');
     expect(text).toContain('depth not measured');
   });
 
   it('the tree over the roots is named, and running its fixture proves a source', () => {
-    const derived = of([{ kind: 'surface', what: 'tree', readingFt: 31 }, defect('roots', { extentRatio: 0.2 }), feature('tee', 44, { serves: 'kitchen' }), defect('grease', { extentRatio: 0.2, readingFt: 45 }), { kind: 'flow-test', fixture: 'kitchen', result: 'clears' }]); // prettier-ignore
+    const derived = of([
+      { kind: 'surface', what: 'tree', readingFt: 31 },
+      defect('roots', { extentRatio: 0.2 }),
+      feature('tee', 44, { serves: 'kitchen' }),
+      defect('grease', { extentRatio: 0.2, readingFt: 45 }),
+      { kind: 'flow-test', fixture: 'kitchen', result: 'clears' },
+    ]);
     const because = JSON.stringify(derived.findings.map((one) => one.because));
     expect(wordsOf(derived)).toContain(
       'The tree over the line at 31 ft is the likely source: weigh taking it out',
@@ -103,7 +185,10 @@ describe('facts that had no place', () => {
   });
 
   it('our own debris is nobody’s fault', () => {
-    const derived = of([defect('debris', { ourDoing: true, at: minute(2) }), { kind: 'flow-test', fixture: 'tub', result: 'backs-up', at: minute(9) }]); // prettier-ignore
+    const derived = of([
+      defect('debris', { ourDoing: true, at: minute(2) }),
+      { kind: 'flow-test', fixture: 'tub', result: 'backs-up', at: minute(9) },
+    ]);
     expect(derived.overall).toBe('inconclusive');
     expect(wordsOf(derived)).toContain('Our own head had moved debris');
     expect(derived.questions.map(({ text }) => text).join()).toContain('Where the debris went');

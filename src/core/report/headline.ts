@@ -106,10 +106,16 @@ function sayCompleteness(derived: Derived): string {
 function poolFt({ findings, lateral }: Derived): number {
   return totalFt(
     findings
-      .filter(({ kind, placed, lineId, review }) => kind === 'standing-water' && placed && lineId === lateral.lineId && review?.verdict !== 'dismissed')
+      .filter(
+        ({ kind, placed, lineId, review }) =>
+          kind === 'standing-water' &&
+          placed &&
+          lineId === lateral.lineId &&
+          review?.verdict !== 'dismissed',
+      )
       .map(({ span }) => span),
   );
-} // prettier-ignore
+}
 
 function capitalFeet(valueFt: number): string {
   const feet = roundTo(valueFt, 0);
@@ -121,9 +127,10 @@ function capitalFeet(valueFt: number): string {
 /** The headline: what to do, and how much of the line was seen. It always says both. */
 export function composeHeadline(derived: Derived): string {
   const outside = failedOutside(derived);
-  const courtesy = outside.length === 0 ? [] : [`Outside what was asked for: ${outside.join('; ')}.`];
+  const courtesy =
+    outside.length === 0 ? [] : [`Outside what was asked for: ${outside.join('; ')}.`];
   return [sayVerdict(derived), sayCompleteness(derived), ...courtesy].join(' ');
-} // prettier-ignore
+}
 
 /** Openings that are named well enough by what they are. */
 const NAMED_BY_KIND: readonly AccessPoint['kind'][] = ['roof-vent', 'pulled-toilet', 'other'];

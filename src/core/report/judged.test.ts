@@ -10,7 +10,14 @@ const textOf = (inspection: Inspection) => JSON.stringify(composeReport(derive(i
 const gap = defect('gap', { gapIn: 2 });
 const withDecision = (inspection: Inspection, more: Partial<Decision> & { kind: string }) => {
   const finding = derive(inspection).findings[0]!;
-  const decision = { id: 'D', reason: 'seen on the big screen', findingId: finding.id, entries: [], evidence: evidenceOf(finding), ...more }; // prettier-ignore
+  const decision = {
+    id: 'D',
+    reason: 'seen on the big screen',
+    findingId: finding.id,
+    entries: [],
+    evidence: evidenceOf(finding),
+    ...more,
+  };
   return { ...inspection, decisions: [decision] };
 };
 
@@ -25,7 +32,12 @@ describe('the report of what was judged', () => {
   });
 
   it('uses the inspector’s wording, grade and action where they stand', () => {
-    const word = { kind: 'override-finding', severity: 'moderate', action: 'monitor', wording: 'The joint is open, and clean.' }; // prettier-ignore
+    const word = {
+      kind: 'override-finding',
+      severity: 'moderate',
+      action: 'monitor',
+      wording: 'The joint is open, and clean.',
+    };
     const text = textOf(withDecision(line([gap]), word));
     expect(text).toContain('The joint is open, and clean.');
     expect(text).toContain('Moderate · watch it');
@@ -50,15 +62,27 @@ describe('the report of what was judged', () => {
   it('carries what is provisional to the buyer, and drops it once it is settled', () => {
     const suspected: Said = { ...CLAY, certainty: 'suspected', readingFt: 5 };
     const roots = defect('roots', { extentRatio: 0.3 });
-    expect(textOf(line([suspected, roots]))).toContain('This may change: the pipe here is not certain');
-    expect(textOf(line([{ ...CLAY, readingFt: 5 }, roots]))).not.toContain('the pipe here is not certain');
+    expect(textOf(line([suspected, roots]))).toContain(
+      'This may change: the pipe here is not certain',
+    );
+    expect(textOf(line([{ ...CLAY, readingFt: 5 }, roots]))).not.toContain(
+      'the pipe here is not certain',
+    );
   });
 
   it('states the reason for leaving as a limit, while something is still open', () => {
-    const left: Decision = { id: 'L', kind: 'left-site', reason: 'dusk fell', at: '2026-11-03T16:00:00-08:00', open: [] };
+    const left: Decision = {
+      id: 'L',
+      kind: 'left-site',
+      reason: 'dusk fell',
+      at: '2026-11-03T16:00:00-08:00',
+      open: [],
+    };
     const open = { ...line([{ kind: 'flag', readingFt: 20 }]), decisions: [left] };
     expect(composeReport(derive(open)).limits.join(' ')).toContain('The reason given: dusk fell.');
-    expect(composeReport(derive({ ...line([]), decisions: [left] })).limits.join(' ')).not.toContain('dusk');
+    expect(
+      composeReport(derive({ ...line([]), decisions: [left] })).limits.join(' '),
+    ).not.toContain('dusk');
   });
 
   it('tells old pipe from renewed, and what the rules advise on the whole', () => {
@@ -69,4 +93,4 @@ describe('the report of what was judged', () => {
     expect(text).toContain('Perhaps as old as the house (1948): 40 feet of clay.');
     expect(text).toContain('Renewed since: 20 feet of PVC plastic.');
   });
-}); // prettier-ignore
+});

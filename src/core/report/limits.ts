@@ -92,7 +92,13 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
 }
 
 /** Blockers that no other limit already tells. */
-const TOLD_ELSEWHERE = ['end-unconfirmed', 'run-no-end', 'run-unplaced', 'water-unverified', 'zone-open']; // prettier-ignore
+const TOLD_ELSEWHERE = [
+  'end-unconfirmed',
+  'run-no-end',
+  'run-unplaced',
+  'water-unverified',
+  'zone-open',
+];
 
 /** What is left open, or goes out open, does so for a reason, which the buyer is told. */
 function sayLeaving({ inspection, checks }: Derived): string[] {

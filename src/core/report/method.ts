@@ -12,32 +12,43 @@ export function composeMethod(derived: Derived): string[] {
   const { inspection } = derived;
   const { job } = inspection;
   const by = job.inspector ? ` by ${job.inspector}` : '';
-  const method = [`A camera was pushed through the line on ${sayLongDay(dayOf(job.scheduledFor))}${by}.`];
-  for (const axis of [derived.lateral, ...derived.branches].flatMap((l) => [...l.axes, ...l.unplaced])) {
+  const method = [
+    `A camera was pushed through the line on ${sayLongDay(dayOf(job.scheduledFor))}${by}.`,
+  ];
+  for (const axis of [derived.lateral, ...derived.branches].flatMap((l) => [
+    ...l.axes,
+    ...l.unplaced,
+  ])) {
     const { run, home } = axis;
     const access = inspection.accessPoints.find(({ id }) => id === run.accessPointId);
-    const from = access ? `${labelOf(access)}, the ${ACCESS_WORDS[access.kind]}${access.place ? ` (${access.place})` : ''}` : axis.from;
-    const drop = run.zero.at === 'rim' && run.zero.dropFt > 0
-      ? ` The drop of ${sayFt(run.zero.dropFt)} ft below the rim is taken off.`
-      : '';
-    method.push(`Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop} ${sayHomecoming(home)}`);
+    const from = access
+      ? `${labelOf(access)}, the ${ACCESS_WORDS[access.kind]}${access.place ? ` (${access.place})` : ''}`
+      : axis.from;
+    const drop =
+      run.zero.at === 'rim' && run.zero.dropFt > 0
+        ? ` The drop of ${sayFt(run.zero.dropFt)} ft below the rim is taken off.`
+        : '';
+    method.push(
+      `Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop} ${sayHomecoming(home)}`,
+    );
   }
   method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
   if (!reportOptions(derived.settings).nameProfile) return method;
   const profile = job.profile === 'maintain-first' ? 'Maintain first' : 'Renew first';
   method.push(`Judged by the profile “${profile}”.`);
   return method;
-} // prettier-ignore
+}
 
 /** How the counter came home, and what was made of it. */
 function sayHomecoming({ homeFt, misclosureFt, implausible }: Homecoming): string {
   if (homeFt === null) return 'The counter was not read when the camera came home.';
   const outFt = sayFt(Math.abs(misclosureFt));
-  if (implausible) return `The camera is said to be home ${outFt} ft from its zero: more than a counter slips, so no footage was moved for it.`;
+  if (implausible)
+    return `The camera is said to be home ${outFt} ft from its zero: more than a counter slips, so no footage was moved for it.`;
   return outFt === '0'
     ? 'The counter came home at its zero.'
     : `The counter came home ${outFt} ft out; that is shared out over the footages.`;
-} // prettier-ignore
+}
 
 /** How runs from other accesses were brought onto one line of footages, and how sure that is. */
 function sayJoining({ axes, join }: Lateral): string[] {

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { derive, type Derived } from '../derive';
-import type { AccessPoint } from '../job/access-point';
-import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { derive } from '../derive';
+import { inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import {
   back,
   codes,
@@ -15,9 +14,7 @@ import {
   wordsOf,
   zone,
 } from '../testing/barely-said';
-import { joinedInspection, tieOf } from '../testing/joined';
 import { defect, pool } from '../testing/rules';
-import { composeDocuments } from './documents';
 import { composeReport } from './compose';
 
 describe('homecoming', () => {
@@ -33,7 +30,8 @@ describe('homecoming', () => {
     expect(derived.findings[0]!.span.fromFt).toBeCloseTo(atFt, 1);
     expect(codes(derived).includes('home-implausible')).toBe(code !== null);
     if (code) expect(derived.lateral.coverage.clearFt).toBe(60);
-    const isShared = said.some(({ kind, readingFt }) => kind === 'home' && readingFt !== null) && code === null; // prettier-ignore
+    const isShared =
+      said.some(({ kind, readingFt }) => kind === 'home' && readingFt !== null) && code === null;
     expect(wordsOf(derived).includes('shared out over the footages')).toBe(isShared);
   });
 });
@@ -43,17 +41,35 @@ describe('water', () => {
   it.each<[string, Said[], Setup['run'], RegExp, boolean]>([
     ['nobody said', [belly()], {}, /nobody said whether water was running/, false],
     ['none ran', [belly()], { waterAtStart: 'none' }, /with no water running/, true],
-    ['it ran from the start', [belly()], { waterAtStart: 'running' }, /seen while water was running/, false],
-    ['before the first word of it', [belly(), water('running')], {}, /nobody said whether water was running/, false],
+    [
+      'it ran from the start',
+      [belly()],
+      { waterAtStart: 'running' },
+      /seen while water was running/,
+      false,
+    ],
+    [
+      'before the first word of it',
+      [belly(), water('running')],
+      {},
+      /nobody said whether water was running/,
+      false,
+    ],
     ['drained', [water('drained'), belly()], {}, /after the line had drained/, true],
-    ['nobody runs any', [water('running'), water('none'), belly()], {}, /with no water running/, true],
+    [
+      'nobody runs any',
+      [water('running'), water('none'), belly()],
+      {},
+      /with no water running/,
+      true,
+    ],
   ])('%s', (_, said, run, words, verified) => {
     const derived = of(said, { run: run! });
     expect(derived.findings[0]!.verified).toBe(verified);
     expect(wordsOf(derived)).toMatch(words);
     expect(codes(derived).includes('water-unverified')).toBe(!verified);
     if (!/had drained/.test(words.source)) expect(paper(derived)).not.toContain('had drained');
-  }); // prettier-ignore
+  });
 
   it('takes depth and ends from the sighting that saw it standing', () => {
     const derived = of([
@@ -65,12 +81,18 @@ describe('water', () => {
     ]);
     const [finding] = derived.findings;
     expect(derived.findings).toHaveLength(1);
-    expect([finding!.span.fromFt, finding!.span.toFt, finding!.severity]).toEqual([31, 38, 'moderate']); // prettier-ignore
+    expect([finding!.span.fromFt, finding!.span.toFt, finding!.severity]).toEqual([
+      31,
+      38,
+      'moderate',
+    ]);
     expect(derived.lateral.coverage.obscuredFt).toBe(0);
   });
 
   it('is absent only where nothing unnamed may be it', () => {
-    const derived = of([defect('unidentified', { candidates: ['grease', 'vermin'] })], { run: { waterAtStart: 'none' } }); // prettier-ignore
+    const derived = of([defect('unidentified', { candidates: ['grease', 'vermin'] })], {
+      run: { waterAtStart: 'none' },
+    });
     for (const kind of ['grease', 'vermin'] as const) expect(derived.absences).not.toContain(kind);
   });
 
@@ -80,7 +102,11 @@ describe('water', () => {
     expect(wordsOf(wet)).toContain('Nobody saw the line drained');
     const dry = of([], { run: { waterAtStart: 'none' } });
     expect(dry.absences).toContain('standing-water');
-    const half = of([MAIN_AT_60, water('drained', { ...back, readingFt: 60 }), { ...feature('tee', 20), ...back }]); // prettier-ignore
+    const half = of([
+      MAIN_AT_60,
+      water('drained', { ...back, readingFt: 60 }),
+      { ...feature('tee', 20), ...back },
+    ]);
     expect(half.absences).not.toContain('standing-water');
     expect(wordsOf(half)).toContain('Whether water stands was seen over 40 feet only');
   });
@@ -90,7 +116,10 @@ describe('ground', () => {
   const failed = (readingFt: number) =>
     pool({ readingFt, toReadingFt: readingFt + 4, fillRatio: 0.95 });
   it('is not carried on from one word at an indoor cleanout', () => {
-    const derived = of([failed(50)], { access: { zone: 'crawlspace' }, run: { waterAtStart: 'none' } }); // prettier-ignore
+    const derived = of([failed(50)], {
+      access: { zone: 'crawlspace' },
+      run: { waterAtStart: 'none' },
+    });
     expect(derived.findings[0]!.courtesy).toBe(false);
     expect(derived.overall).toBe('repair-needed');
     expect(codes(derived)).toContain('zone-open');
@@ -98,15 +127,26 @@ describe('ground', () => {
   });
 
   it('ends at a logged wall, and what lies inside is told in the headline where it failed', () => {
-    const derived = of([feature('wall', 20), failed(10), zone('yard', 20)], { access: { zone: 'crawlspace' }, run: { waterAtStart: 'none' } }); // prettier-ignore
+    const derived = of([feature('wall', 20), failed(10), zone('yard', 20)], {
+      access: { zone: 'crawlspace' },
+      run: { waterAtStart: 'none' },
+    });
     expect(derived.findings[0]!.courtesy).toBe(true);
     expect(codes(derived)).not.toContain('zone-open');
-    expect(headline(derived)).toMatch(/Outside what was asked for: low stretch that holds water 10 to 14 ft, in the crawlspace\./); // prettier-ignore
+    expect(headline(derived)).toMatch(
+      /Outside what was asked for: low stretch that holds water 10 to 14 ft, in the crawlspace\./,
+    );
   });
 
   it('grades no neighbour for what ends at the limit', () => {
-    const derived = of([zone('yard', 0), zone('driveway', 30), defect('scale', { extentRatio: 0.3, readingFt: 20, toReadingFt: 30 })]); // prettier-ignore
-    const table = composeReport(derived).blocks.find((block) => block.kind === 'table' && block.title === 'Part by part'); // prettier-ignore
+    const derived = of([
+      zone('yard', 0),
+      zone('driveway', 30),
+      defect('scale', { extentRatio: 0.3, readingFt: 20, toReadingFt: 30 }),
+    ]);
+    const table = composeReport(derived).blocks.find(
+      (block) => block.kind === 'table' && block.title === 'Part by part',
+    );
     expect(table?.kind === 'table' && table.rows.map(([, , name, grade]) => [name, grade])).toEqual(
       [
         ['yard', 'Major'],
@@ -116,86 +156,21 @@ describe('ground', () => {
   });
 
   it('cuts what crosses the line of duty, each part with its own side', () => {
-    const derived = of([feature('property-line', 32), failed(30)], { job: { responsibility: 'to-property-line' }, run: { waterAtStart: 'none' } }); // prettier-ignore
-    expect(derived.findings.map(({ number, span, responsibleSide }) => [number, span.fromFt, span.toFt, responsibleSide])).toEqual([
+    const derived = of([feature('property-line', 32), failed(30)], {
+      job: { responsibility: 'to-property-line' },
+      run: { waterAtStart: 'none' },
+    });
+    expect(
+      derived.findings.map(({ number, span, responsibleSide }) => [
+        number,
+        span.fromFt,
+        span.toFt,
+        responsibleSide,
+      ]),
+    ).toEqual([
       [1, 30, 32, 'owner'],
       [101, 32, 34, 'public'],
-    ]); // prettier-ignore
-  });
-});
-
-describe('the whole line', () => {
-  it.each<[AccessPoint['alongLine'], Derived['completeness'], RegExp]>([
-    ['house-end', 'whole', /^The sewer works\. No work is needed now\. All 60 feet were seen\.$/],
-    ['along', 'partial', /not all is settled: the pipe between the house and A was not seen/],
-    ['near-street', 'partial', /The pipe between the house and A was not reached/],
-    [undefined, 'whole', /All 60 feet from A were seen\.$/],
-  ])('above an access %s: %s', (alongLine, completeness, words) => {
-    const access = alongLine === undefined ? {} : { alongLine };
-    const derived = of([], { access, run: { waterAtStart: 'none' } });
-    expect(derived.completeness).toBe(completeness);
-    expect(headline(derived)).toMatch(words);
-    if (completeness === 'partial') expect(derived.lateral.coverage.unreachedFt).toBeNull();
-  });
-
-  it('names the pipe above by where a run up from a mid-line access ended', () => {
-    const up = runOf([CLAY, defect('roots', { readingFt: 9 }), { kind: 'end', reason: 'obstruction', confirmedBy: 'none', readingFt: 15 }], { id: 'R2', facing: 'upstream' }); // prettier-ignore
-    const derived = derive(joinedInspection({ runs: [runOf([CLAY, MAIN_AT_60]), up] }));
-    const text = wordsOf(derived);
-    expect(text).toContain('the pipe between the house and the point 15 ft upstream of A');
-    expect(text).toContain('the roots at 9 ft upstream of A were not sized');
-    expect(text).not.toContain('between the house and A');
-  });
-
-  it('is the run that reached the main; another is told by itself', () => {
-    const short = runOf([CLAY, { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 22 }], { id: 'R1', accessPointId: 'K' }); // prettier-ignore
-    const long = { ...runOf([CLAY, MAIN_AT_60], { id: 'R2', accessPointId: 'A' }) };
-    const base = joinedInspection({ runs: [short, long] });
-    const { referenceRunId: _chosen, ...job } = base.job;
-    const derived = derive({ ...base, job });
-    expect(derived.lateral.axes.map(({ run }) => run.id)).toEqual(['R2']);
-    expect(derived.lateral.reachedMain).toBe(true);
-    expect(wordsOf(derived)).toContain('Run R1 from K saw 22 feet and is not joined to the rest');
-  });
-
-  it('asks where two joined counters put one change of pipe far apart', () => {
-    const tee = (readingFt: number) => feature('tee', readingFt);
-    const change = (readingFt: number): Said => ({ kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt }); // prettier-ignore
-    const runs = [
-      runOf([CLAY, tee(10), change(30), tee(50), MAIN_AT_60]),
-      runOf([CLAY, tee(10), change(38), tee(50), MAIN_AT_60], { id: 'R2', accessPointId: 'B' }),
-    ];
-    const ties = [tieOf('T1', 'R1 2 = R2 2'), tieOf('T2', 'R1 4 = R2 4')];
-    expect(codes(derive(joinedInspection({ runs, ties })))).toContain('counters-disagree');
-  });
-
-  it('asks for a pipe that nobody was in, at the end of a run', () => {
-    expect(codes(of([{ kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, readingFt: 60 }]))).toContain('material-zero-length'); // prettier-ignore
-  });
-});
-
-describe('branches', () => {
-  const lines = [{ id: 'main-line', label: 'house' }, { id: 'L2', label: 'guest house', joins: 'main-line' }]; // prettier-ignore
-  const hole = defect('hole', { form: 'wall-missing', readingFt: 8 });
-  const runs = [
-    runOf([CLAY, hole, MAIN_AT_60]),
-    runOf([CLAY, { ...hole, readingFt: 12 }, { kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 30 }], { id: 'R2', accessPointId: 'G', lineId: 'L2' }),
-  ]; // prettier-ignore
-  const derived = derive({ ...joinedInspection({ runs, more: { lines } }) });
-  it('say in every document which line a footage is on, and from where it counts', () => {
-    const text = paper(derived);
-    expect(text).toContain('Hole in the pipe at 12 ft from G on the guest house line');
-    expect(text).toContain('Hole in the pipe at 8 ft from A on the house line');
-    expect(text).toContain('What the guest house line is made of (feet from G)');
-    const { contractor } = composeDocuments(derived);
-    const quote = contractor.find((block) => block.kind === 'table' && block.title === 'What to quote for'); // prettier-ignore
-    expect(quote?.kind === 'table' && quote.rows.every(([feet]) => /on the (guest )?house line$/.test(feet!))).toBe(true); // prettier-ignore
-  });
-
-  it('are named in every check', () => {
-    const messages = derived.checks.filter(({ code }) => code === 'no-locate').map(({ message }) => message); // prettier-ignore
-    expect(messages.every((text) => / on the (guest )?house line/.test(text))).toBe(true);
-    expect(messages).toHaveLength(2);
+    ]);
   });
 });
 
@@ -203,9 +178,19 @@ describe('what cannot be', () => {
   it.each<[string, Said[], Setup, RegExp]>([
     ['water deeper than its pipe', [pool({ fillRatio: undefined, depthIn: 28 })], {}, /28|933|467/],
     ['more than the whole pipe', [defect('roots', { extentRatio: 9.3 })], {}, /930/],
-    ['a locate of 70 ft', [defect('break'), { kind: 'locate', depthIn: 842, readingFt: 30 }], {}, /70\.2|842/],
+    [
+      'a locate of 70 ft',
+      [defect('break'), { kind: 'locate', depthIn: 842, readingFt: 30 }],
+      {},
+      /70\.2|842/,
+    ],
     ['a footage past any rod', [defect('gap', { gapIn: 1, readingFt: 5280 })], {}, /5,?280/],
-    ['a pipe that nobody makes', [{ kind: 'material', side: 'far', material: 'pvc', diameterIn: 110, readingFt: 40 }], {}, /110 in/],
+    [
+      'a pipe that nobody makes',
+      [{ kind: 'material', side: 'far', material: 'pvc', diameterIn: 110, readingFt: 40 }],
+      {},
+      /110 in/,
+    ],
     ['a house to be built', [], { property: { yearBuilt: 2087 } }, /2087|-6\d/],
   ])('%s blocks, grades as not logged, and is printed as no fact', (_, said, setup, never) => {
     const derived = of(said, setup);
@@ -215,26 +200,44 @@ describe('what cannot be', () => {
     expect(told).not.toMatch(never);
     expect(limits.join()).toContain('Still open in the inspector’s notes:');
     for (const { severity } of derived.findings) expect(severity).not.toBe('failed');
-  }); // prettier-ignore
+  });
 });
 
 describe('headlines and steps', () => {
   it.each<[string, Said[], RegExp]>([
     ['an unsized open joint', [defect('gap')], /the open joint at 30 ft was not sized/],
-    ['a suspected crack', [defect('crack', { form: 'hairline', certainty: 'suspected' })], /crack at 30 ft is only suspected/],
-    ['a thing with no footage', [defect('offset', { offsetIn: 0.2, readingFt: null })], /the pipe ends out of line have no footage/],
+    [
+      'a suspected crack',
+      [defect('crack', { form: 'hairline', certainty: 'suspected' })],
+      /crack at 30 ft is only suspected/,
+    ],
+    [
+      'a thing with no footage',
+      [defect('offset', { offsetIn: 0.2, readingFt: null })],
+      /the pipe ends out of line have no footage/,
+    ],
   ])('are no better than %s', (_, said, words) => {
     const derived = of(said, { access: { alongLine: 'house-end' }, run: { waterAtStart: 'none' } });
     expect(headline(derived)).toMatch(words);
     expect(headline(derived)).not.toContain('No work is needed');
-    expect(composeReport(derived).steps.map(({ text }) => text).join()).not.toContain('Nothing to do now'); // prettier-ignore
+    expect(
+      composeReport(derived)
+        .steps.map(({ text }) => text)
+        .join(),
+    ).not.toContain('Nothing to do now');
     expect(composeReport(derived).limits.join('\n')).toMatch(words);
-  }); // prettier-ignore
+  });
 
   it('pass no pipe that gives way where nobody called what it is made of', () => {
     const unknown: Said = { kind: 'material', side: 'far', material: 'unknown', readingFt: 20 };
     const crack = defect('crack', { form: 'hairline', readingFt: 25 });
-    const clay: Said = { kind: 'material', side: 'far', material: 'vitrified-clay', diameterIn: 6, readingFt: 40 }; // prettier-ignore
+    const clay: Said = {
+      kind: 'material',
+      side: 'far',
+      material: 'vitrified-clay',
+      diameterIn: 6,
+      readingFt: 40,
+    };
     expect(of([unknown, crack, clay]).overall).toBe('inconclusive');
     expect(of([unknown, clay, { ...crack, readingFt: 50 }]).overall).toBe('serviceable');
   });
@@ -250,14 +253,20 @@ describe('headlines and steps', () => {
   });
 
   it('tell 52 sound feet beside 8 that stood full', () => {
-    const derived = of([pool({ readingFt: 30, toReadingFt: 38, fillRatio: 1 })], { run: { waterAtStart: 'none' } }); // prettier-ignore
+    const derived = of([pool({ readingFt: 30, toReadingFt: 38, fillRatio: 1 })], {
+      run: { waterAtStart: 'none' },
+    });
     expect(derived.absences).toEqual([]);
     expect(wordsOf(derived)).toContain('52 feet could be seen');
     expect(headline(derived)).not.toContain('All 60');
   });
 
   it('give no footage to what nobody gave one', () => {
-    const derived = of([{ ...feature('tee', 20) }, defect('crack', { form: 'open', readingFt: null }), { ...feature('tee', 44) }]); // prettier-ignore
+    const derived = of([
+      { ...feature('tee', 20) },
+      defect('crack', { form: 'open', readingFt: null }),
+      { ...feature('tee', 44) },
+    ]);
     expect(wordsOf(derived)).toContain('somewhere within 20 to 44 ft, its footage was not said');
   });
 

@@ -204,9 +204,13 @@ describe('how runs were matched', () => {
       'How it was inspected',
     );
   it('says by what, and how good the footages are', () => {
-    expect(two(['R1 2 = R2 1', 'R1 1 = R2 2'])).toMatch(/from B were matched to those from A by 2 things that more than one run saw; they are good to about \d(\.\d)? ft/); // prettier-ignore
+    expect(two(['R1 2 = R2 1', 'R1 1 = R2 2'])).toMatch(
+      /from B were matched to those from A by 2 things that more than one run saw; they are good to about \d(\.\d)? ft/,
+    );
     expect(two(['R1 2 = R2 1'])).toMatch(/by one thing that/);
-    expect(two([], [{ fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 50, basis: 'taped' }])).toMatch(/by the taped distance/); // prettier-ignore
+    expect(
+      two([], [{ fromAccessPointId: 'A', toAccessPointId: 'B', alongFt: 50, basis: 'taped' }]),
+    ).toMatch(/by the taped distance/);
     expect(two([])).not.toMatch(/matched/);
   });
 });

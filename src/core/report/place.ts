@@ -23,7 +23,10 @@ export function sayPlace(finding: Finding, names: LineNames): string {
 }
 
 /** The pipe above what was reached: "the pipe between the house and A", or and where a run up from A ended. */
-export function sayPipeAbove({ from, climbedFt }: UpperEnd & { readonly state: 'unreached' }): string {
+export function sayPipeAbove({
+  from,
+  climbedFt,
+}: UpperEnd & { readonly state: 'unreached' }): string {
   const to = climbedFt < 0.5 ? from : `the point ${sayStation(-climbedFt, from)}`;
   return `the pipe between the house and ${to}`;
-} // prettier-ignore
+}

@@ -9,7 +9,12 @@ import { composeReport, mayPass } from './compose';
 import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
 import { composeZones } from './zones';
 
-const zone = (name: string, readingFt: number): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt }); // prettier-ignore
+const zone = (name: string, readingFt: number): Said => ({
+  kind: 'zone',
+  side: 'far',
+  zone: name,
+  readingFt,
+});
 const roots = defect('roots', { extentRatio: 0.2, locus: 'joint' });
 const hole = defect('hole', { readingFt: 45 });
 
@@ -17,7 +22,13 @@ const hole = defect('hole', { readingFt: 45 });
 function chosen(planId: string) {
   const first = demoInspection('alder-bend');
   const plan = repairOf(derive(first)).plans.find(({ id }) => id === planId)!;
-  const decision = { id: 'D', kind: 'choose-plan', reason: 'r', planId, evidence: evidenceOfPlan(plan) }; // prettier-ignore
+  const decision = {
+    id: 'D',
+    kind: 'choose-plan',
+    reason: 'r',
+    planId,
+    evidence: evidenceOfPlan(plan),
+  };
   return derive({ ...first, decisions: [decision as never] });
 }
 
@@ -26,7 +37,9 @@ describe('the plan that a report goes by', () => {
     const repair = repairOf(derive(demoInspection('alder-bend')));
     expect(repair.pick.planId).toBe('renew');
     expect(planOfReport(repair).id).toBe('fix-failing');
-    expect(composeCost(repair)!.notes!.join('\n')).toMatch(/Renew what is worn: .*\(the least, all counted\)\./); // prettier-ignore
+    expect(composeCost(repair)!.notes!.join('\n')).toMatch(
+      /Renew what is worn: .*\(the least, all counted\)\./,
+    );
   });
 
   it('is the inspector’s choice, and says where that does otherwise than a finding asks', () => {
@@ -34,19 +47,30 @@ describe('the plan that a report goes by', () => {
     const repair = repairOf(derived);
     expect(planOfReport(repair).id).toBe('keep-running');
     const failed = derived.findings.find(({ severity }) => severity === 'failed')!;
-    expect(sayPlanOver(planOfReport(repair), failed)).toEqual(['The plan in this report only holds it for a time.']); // prettier-ignore
+    expect(sayPlanOver(planOfReport(repair), failed)).toEqual([
+      'The plan in this report only holds it for a time.',
+    ]);
     const upkeep = derived.findings.find(
       ({ kind, action }) => kind === 'roots' && action === 'upkeep',
     )!;
     const renewing = repairOf(chosen('renew'));
-    expect(sayPlanOver(planOfReport(renewing), upkeep)).toEqual(['The plan in this report ends it for good.']); // prettier-ignore
-    expect(JSON.stringify(composeReport(derived).blocks)).toContain('What it may cost: keep it running'); // prettier-ignore
+    expect(sayPlanOver(planOfReport(renewing), upkeep)).toEqual([
+      'The plan in this report ends it for good.',
+    ]);
+    expect(JSON.stringify(composeReport(derived).blocks)).toContain(
+      'What it may cost: keep it running',
+    );
   });
 
   it('has a price for what it works, shared where works share a pit, and none for what is watched or unknown', () => {
     const derived = derive(demoInspection('alder-bend'));
     const plan = planOfReport(repairOf(derived));
-    const price = (number: number) => priceOfFinding(plan, derived.findings.find((one) => one.number === number)!, derived.findings); // prettier-ignore
+    const price = (number: number) =>
+      priceOfFinding(
+        plan,
+        derived.findings.find((one) => one.number === number)!,
+        derived.findings,
+      );
     expect(price(1)).toMatch(/^\$[\d.k–]+, with 3$/);
     expect(price(3)).toMatch(/, with 1$/);
     expect(price(5)).toMatch(/each time$/);
@@ -60,7 +84,9 @@ describe('the plan that a report goes by', () => {
 describe('part by part', () => {
   it('has the worst of each zone, and calls nothing clean that nobody saw', () => {
     const hidden: Said = { kind: 'unseen', cause: 'murky', readingFt: 50, toReadingFt: 60 };
-    const [table] = composeZones(derivedFrom([zone('yard', 0), zone('driveway', 40), zone('street', 50), roots, hole, hidden])); // prettier-ignore
+    const [table] = composeZones(
+      derivedFrom([zone('yard', 0), zone('driveway', 40), zone('street', 50), roots, hole, hidden]),
+    );
     expect(table!.rows.map(([, , name, grade, unseen]) => [name, grade, unseen])).toEqual([
       ['yard', 'Moderate', ''],
       ['driveway', 'Major', ''],
@@ -81,7 +107,18 @@ describe('care and questions', () => {
   });
 
   it('ask for a cleanout where none can be opened, and nothing of a contractor where nothing is to do', () => {
-    const accessPoints = [{ id: 'A', kind: 'roof-vent', diameterIn: 3, material: 'abs', place: 'roof', zone: 'yard', usable: true, obstacle: null }] as never; // prettier-ignore
+    const accessPoints = [
+      {
+        id: 'A',
+        kind: 'roof-vent',
+        diameterIn: 3,
+        material: 'abs',
+        place: 'roof',
+        zone: 'yard',
+        usable: true,
+        obstacle: null,
+      },
+    ] as never;
     const derived = derivedFrom([], { accessPoints });
     expect(composeCare(derived, repairOf(derived).site).join(' ')).toContain(
       'Have a cleanout fitted',
@@ -91,7 +128,10 @@ describe('care and questions', () => {
 });
 
 describe('a line that the sewer passes', () => {
-  const of = (said: readonly Said[]) => derivedFrom([{ kind: 'home', readingFt: 0, pass: 'back' }, ...said], { settings: { report: { passLine: true } } }); // prettier-ignore
+  const of = (said: readonly Said[]) =>
+    derivedFrom([{ kind: 'home', readingFt: 0, pass: 'back' }, ...said], {
+      settings: { report: { passLine: true } },
+    });
   const passLine = (said: readonly Said[]) => {
     const block = composeReport(of(said)).blocks[1];
     return block?.kind === 'headline' ? block.pass : undefined;

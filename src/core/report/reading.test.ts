@@ -14,12 +14,16 @@ describe('the grade at which sentences read, by hand', () => {
   it.each<[string, string[], number]>([
     ['nothing', [], 0],
     ['six short words', ['The cat sat on the mat.'], 0],
-    ['nine words, sixteen syllables', ['The inspector pushed a camera through the sewer yesterday.'], 8.9],
+    [
+      'nine words, sixteen syllables',
+      ['The inspector pushed a camera through the sewer yesterday.'],
+      8.9,
+    ],
     ['two sentences count as two', ['Water stands here. Nobody knows why.'], 3.3],
     ['a number is read as one', ['It lies at 43.5 ft.'], 0],
   ])('%s', (_, texts, grade) => {
     expect(gradeSentences(texts)).toBeCloseTo(grade, 1);
-  }); // prettier-ignore
+  });
 });
 
 describe.each(DEMO_NAMES)('%s', (name) => {
@@ -43,7 +47,8 @@ describe.each(DEMO_NAMES)('%s', (name) => {
 
 describe('what a new version says has changed', () => {
   const roots = defect('roots', { extentRatio: 0.2, locus: 'joint' });
-  const of = (...said: Parameters<typeof derivedFrom>[0]): readonly Block[] => composeReport(derivedFrom(said)).blocks; // prettier-ignore
+  const of = (...said: Parameters<typeof derivedFrom>[0]): readonly Block[] =>
+    composeReport(derivedFrom(said)).blocks;
   it('names what is new, gone and graded otherwise, by number', () => {
     const changes = compareReports(
       of(roots),
@@ -57,6 +62,8 @@ describe('what a new version says has changed', () => {
     expect(compareReports(of(roots), of()).join()).toContain('Finding 1 is gone: Roots at 30 ft.');
   });
   it('says so when nothing that is read has changed', () => {
-    expect(compareReports(of(roots), of(roots))).toEqual(['Nothing that you read here has changed.']); // prettier-ignore
+    expect(compareReports(of(roots), of(roots))).toEqual([
+      'Nothing that you read here has changed.',
+    ]);
   });
 });

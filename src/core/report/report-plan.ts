@@ -52,15 +52,21 @@ function sayOthers({ plans, pick, weighing: { horizonYears } }: Repair, plan: Pl
 }
 
 /** What the plan costs for one finding; `null` where it does nothing for it, or nobody knows yet what it is. */
-export function priceOfFinding(plan: Plan, finding: Finding, findings: readonly Finding[]): string | null {
+export function priceOfFinding(
+  plan: Plan,
+  finding: Finding,
+  findings: readonly Finding[],
+): string | null {
   if (['look-again', 'none', 'monitor'].includes(finding.action)) return null;
   const works = plan.works.filter(({ cures, holds }) => [...cures, ...holds].includes(finding.id));
   if (works.length === 0) return null;
   const ids = new Set(works.flatMap(({ cures, holds }) => [...cures, ...holds]));
-  const others = findings.filter(({ id }) => id !== finding.id && ids.has(id)).map(({ number }) => String(number));
+  const others = findings
+    .filter(({ id }) => id !== finding.id && ids.has(id))
+    .map(({ number }) => String(number));
   const isUpkeep = works.every(({ method }) => methodById(method).role === 'clean');
   return `${sayRange(totalRange(works.map(({ cost }) => cost)))}${isUpkeep ? ' each time' : ''}${others.length > 0 ? `, with ${sayList(others)}` : ''}`;
-} // prettier-ignore
+}
 
 /** A work in the buyer's words. */
 export function sayWork(work: Pick<Work, 'method' | 'isFirst'>): string {
@@ -88,7 +94,11 @@ export function composeCost(repair: Repair): TableBlock | null {
     title: `What it may cost: ${PLAN_NAMES[plan.id].toLowerCase()}`,
     head: ['Work', 'Where', 'Planning range'],
     rows: [
-      ...paid.map((work) => [capital(sayWork(work)), sayWorkPlace(work, repair.site.derived.names), sayRange(work.cost)]),
+      ...paid.map((work) => [
+        capital(sayWork(work)),
+        sayWorkPlace(work, repair.site.derived.names),
+        sayRange(work.cost),
+      ]),
       ...(paid.length > 1 ? [['All of it', '', sayRange(plan.cost)]] : []),
     ],
     numeric: [2],
@@ -97,6 +107,6 @@ export function composeCost(repair: Repair): TableBlock | null {
       ...sayOthers(repair, plan),
     ],
   };
-} // prettier-ignore
+}
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -61,6 +61,6 @@ function soundStretches({ findings, names }: Derived, lateral: Lateral): string[
   );
   return clean.map(
     ({ fromFt, toFt, material }) =>
-      `Nothing was found in the ${MATERIAL_WORDS[material]} from ${names.isOne && fromFt >= 0 ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft` : sayOnLine({ lineId, fromFt, toFt }, names)}.`, // prettier-ignore
+      `Nothing was found in the ${MATERIAL_WORDS[material]} from ${names.isOne && fromFt >= 0 ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft` : sayOnLine({ lineId, fromFt, toFt }, names)}.`,
   );
 }

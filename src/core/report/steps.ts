@@ -101,7 +101,12 @@ export function composeSteps(derived: Derived): Step[] {
   const isSettled = derived.overall === 'serviceable' && listUnsettled(derived).length === 0;
   return isSettled
     ? [{ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null }]
-    : [{ text: 'Ask the inspector to settle what is still open, named under “What we could not see”, before you decide.', byOn: by(DAYS_BEFORE.look) }]; // prettier-ignore
+    : [
+        {
+          text: 'Ask the inspector to settle what is still open, named under “What we could not see”, before you decide.',
+          byOn: by(DAYS_BEFORE.look),
+        },
+      ];
 }
 
 function sayMissed(derived: Derived): string | null {

@@ -11,7 +11,10 @@ export function listStills(derived: Derived): Picture[] {
   const captions = new Map<string, string>();
   for (const finding of derived.findings)
     for (const id of finding.photoIds)
-      captions.set(id, `Finding ${finding.number}: ${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, derived.names)}.`); // prettier-ignore
+      captions.set(
+        id,
+        `Finding ${finding.number}: ${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, derived.names)}.`,
+      );
   for (const [runId, { standing }] of derived.logs)
     for (const entry of standing)
       for (const id of entry.photoIds ?? [])

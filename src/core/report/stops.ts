@@ -10,7 +10,11 @@ export function composeStops(stops: readonly Stop[], names: LineNames): Block[] 
   const items = texts.map((text) => {
     const places = stops
       .filter((stop) => stop.text === text)
-      .map(({ lineId, span }) => span === null ? `all along${names.isOne ? ' the line' : ` the ${names.nameOf(lineId)}`}` : sayOnLine({ lineId, ...span }, names)); // prettier-ignore
+      .map(({ lineId, span }) =>
+        span === null
+          ? `all along${names.isOne ? ' the line' : ` the ${names.nameOf(lineId)}`}`
+          : sayOnLine({ lineId, ...span }, names),
+      );
     return `${text} (${[...new Set(places)].join('; ')})`;
   });
   return [{ kind: 'list', title: 'Before anyone works on this line', items }];

@@ -20,9 +20,16 @@ export function composeTold({ inspection: { job, property } }: Derived): Block[]
     ...(job.complaint ? [`The complaint: “${job.complaint}”`] : []),
     ...(property.history ?? []).map(({ what, on, note }) => {
       const at = on ? `, ${when(on)}` : '';
-      return `${HISTORY_WORDS[what]}${at}${note === '' ? '' : `: “${note}”`}.`.replace(/([.!?]”)\.$/, '$1');
+      return `${HISTORY_WORDS[what]}${at}${note === '' ? '' : `: “${note}”`}.`.replace(
+        /([.!?]”)\.$/,
+        '$1',
+      );
     }),
-    ...(job.localRules ?? []).map(({ material, says }) => `Local rule on ${MATERIAL_WORDS[material]}: “${says}”`),
+    ...(job.localRules ?? []).map(
+      ({ material, says }) => `Local rule on ${MATERIAL_WORDS[material]}: “${says}”`,
+    ),
   ];
-  return items.length === 0 ? [] : [{ kind: 'list', title: 'What we were told', items, isRecord: true }];
-} // prettier-ignore
+  return items.length === 0
+    ? []
+    : [{ kind: 'list', title: 'What we were told', items, isRecord: true }];
+}

@@ -10,19 +10,35 @@ import { FINDING_WORDS } from './words';
 /** Grades that would ask for work. */
 const ASKS_FOR_WORK: readonly Severity[] = ['major', 'failed'];
 /** Kinds that no size makes more than slight or moderate by itself: not to know it settles nothing worse. */
-const NEVER_MAJOR: readonly Finding['kind'][] = ['residue-line', 'vermin', 'unidentified', 'layout', 'material']; // prettier-ignore
+const NEVER_MAJOR: readonly Finding['kind'][] = [
+  'residue-line',
+  'vermin',
+  'unidentified',
+  'layout',
+  'material',
+];
 
 /** What of a finding is not settled and could make it worse, to follow its name; `null` where all is. */
-function openOf({ missing, range, certainty, stillOpen, isPlaceUnsaid, kind, facts, provisos }: Finding): string | null {
+function openOf({
+  missing,
+  range,
+  certainty,
+  stillOpen,
+  isPlaceUnsaid,
+  kind,
+  facts,
+  provisos,
+}: Finding): string | null {
   if (missing !== null && !NEVER_MAJOR.includes(kind)) return 'was not sized';
   // An eyeballed number is graded by its value; a word is not a number.
   if (facts.byWord !== null && range !== null && ASKS_FOR_WORK.includes(range[1]))
     return `was sized by a word and may be ${range[1]}`;
   if (certainty === 'suspected') return 'is only suspected';
-  if (provisos.some(({ rule }) => rule === 'material-suspected')) return 'lies in pipe that is not certain';
+  if (provisos.some(({ rule }) => rule === 'material-suspected'))
+    return 'lies in pipe that is not certain';
   if (stillOpen) return 'has no end logged';
   return isPlaceUnsaid ? 'has no footage' : null;
-} // prettier-ignore
+}
 
 const OF_MANY: Readonly<Record<string, string>> = {
   was: 'were',
@@ -64,7 +80,9 @@ export function listUnsettled(derived: Derived): string[] {
     ),
     ...lines.flatMap(({ segments, lineId }) => {
       const unknownFt = totalFt(segments.filter(({ material }) => material === 'unknown'));
-      return unknownFt >= 0.5 ? [`nobody said what ${sayFeet(unknownFt)} of the pipe${names.on(lineId)} is made of`] : []; // prettier-ignore
+      return unknownFt >= 0.5
+        ? [`nobody said what ${sayFeet(unknownFt)} of the pipe${names.on(lineId)} is made of`]
+        : [];
     }),
     ...lines.flatMap(({ openZones, lineId }) =>
       openZones.length > 0 ? [`nobody said where the building ends${names.on(lineId)}`] : [],
@@ -78,7 +96,7 @@ export function failedOutside({ findings, names }: Derived): string[] {
     .filter(
       ({ courtesy, severity, ourDoing, review }) =>
         courtesy && severity === 'failed' && !ourDoing && review?.verdict !== 'dismissed',
-    ) // prettier-ignore
+    )
     .map(
       (finding) => `${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, names)}`,
     );

@@ -41,7 +41,9 @@ function zonesOf({ findings, names }: Derived, lateral: Lateral): TableBlock[] {
   return [
     {
       kind: 'table',
-      title: names.isOne ? 'Part by part' : `Part by part: the ${names.nameOf(lineId)} (feet from ${names.from(lineId)})`,
+      title: names.isOne
+        ? 'Part by part'
+        : `Part by part: the ${names.nameOf(lineId)} (feet from ${names.from(lineId)})`,
       head: ['From, ft', 'To, ft', 'Under the', 'Worst grade', 'Not seen'],
       rows: stretches.map((stretch, index) => {
         // What ends at the limit of a part lies in that part alone; a point on it lies in the one below.
@@ -49,12 +51,21 @@ function zonesOf({ findings, names }: Derived, lateral: Lateral): TableBlock[] {
         const here = counts.filter(({ span }) =>
           lengthFt(span) > 1e-9
             ? overlaps(span, stretch)
-            : span.fromFt >= stretch.fromFt - 1e-9 && (span.fromFt < stretch.toFt - 1e-9 || isLast && span.fromFt <= stretch.toFt + 1e-9),
+            : span.fromFt >= stretch.fromFt - 1e-9 &&
+              (span.fromFt < stretch.toFt - 1e-9 || (isLast && span.fromFt <= stretch.toFt + 1e-9)),
         );
-        const worst = here.reduce((most, { severity }) => Math.max(most, ORDER.indexOf(severity)), -1);
+        const worst = here.reduce(
+          (most, { severity }) => Math.max(most, ORDER.indexOf(severity)),
+          -1,
+        );
         const hiddenFt = totalFt(hidden.flatMap((part) => clip(part, stretch) ?? []));
         const isAllHidden = hiddenFt > lengthFt(stretch) - 0.05;
-        const grade = worst >= 0 ? SEVERITY_WORDS[ORDER[worst]!] : isAllHidden ? 'Cannot be told' : 'Nothing found';
+        const grade =
+          worst >= 0
+            ? SEVERITY_WORDS[ORDER[worst]!]
+            : isAllHidden
+              ? 'Cannot be told'
+              : 'Nothing found';
         return [
           String(roundTo(stretch.fromFt, 1)),
           String(roundTo(stretch.toFt, 1)),
@@ -66,4 +77,4 @@ function zonesOf({ findings, names }: Derived, lateral: Lateral): TableBlock[] {
       numeric: [0, 1],
     },
   ];
-} // prettier-ignore
+}

@@ -76,7 +76,8 @@ export function findStops(path: RigPath, setup: RodSetup): readonly Stop[] {
     const turnIn =
       2 * (radiusIn + boreIn / 2) * Math.sin((Math.min(180, angleDeg) * Math.PI) / 360);
     const isTight = longestThroughBendIn(boreIn, radiusIn, bodyIn) < lengthIn && turnIn > boreIn;
-    if (isTight) stops.push({ atFt, because: 'bend', text: `a ${angleDeg}° bend, too tight for this head` }); // prettier-ignore
+    if (isTight)
+      stops.push({ atFt, because: 'bend', text: `a ${angleDeg}° bend, too tight for this head` });
   }
   for (const thing of path.things) {
     const openIn = openingIn(thing, pathPipeAt(path, thing.fromFt).diameterIn);

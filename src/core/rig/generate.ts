@@ -9,37 +9,7 @@ import {
   type TruthLine,
   type TruthPipe,
 } from './truth';
-
-/** Pipes that were laid in one age, from the house to the main. */
-const AGES: readonly { readonly from: number; readonly to: number; readonly pipes: readonly (readonly [Material, number])[] }[] = [
-  { from: 1915, to: 1950, pipes: [['cast-iron', 4], ['vitrified-clay', 6]] },
-  { from: 1945, to: 1965, pipes: [['cast-iron', 4], ['bituminous-fiber', 4], ['concrete', 6]] },
-  { from: 1950, to: 1975, pipes: [['abs', 4], ['asbestos-cement', 6]] },
-  { from: 1970, to: 1995, pipes: [['abs', 3], ['pvc', 4]] },
-  { from: 1995, to: 2024, pipes: [['pvc', 4], ['hdpe', 4]] },
-]; // prettier-ignore
-
-const JOINT_FT: Partial<Record<Material, number>> = {
-  'cast-iron': 5,
-  'vitrified-clay': 3,
-  'bituminous-fiber': 8,
-  concrete: 4,
-  'asbestos-cement': 10,
-  abs: 10,
-  pvc: 10,
-};
-
-/** What goes wrong in each material, drawn from. */
-const FAULTS: Partial<Record<Material, readonly DefectKind[]>> = {
-  'cast-iron': ['scale', 'wall-loss', 'grease', 'crack', 'offset', 'roots'],
-  'vitrified-clay': ['roots', 'roots', 'offset', 'gap', 'crack', 'break', 'infiltration'],
-  'bituminous-fiber': ['deformation', 'deformation', 'roots', 'residue-line', 'hole'],
-  concrete: ['spalling', 'mineral', 'crack', 'roots', 'gap'],
-  'asbestos-cement': ['crack', 'roots', 'offset', 'residue-line'],
-  abs: ['debris', 'lip', 'deformation', 'grease'],
-  pvc: ['debris', 'lip', 'offset', 'gap'],
-  hdpe: ['debris', 'deformation'],
-};
+import { AGES, FAULTS, JOINT_FT } from './usual-lines';
 
 /** A draw within bounds, rounded to what an inspector would say. */
 const drawn = (random: Random, low: number, high: number, digits = 2) =>
@@ -97,7 +67,9 @@ export function generateLateral(seed: number): LateralTruth {
     lines: [line],
     accesses: [
       accessAt('A', 'two-way-cleanout', pipes[0]!, roundTo(houseFt + 2, 1), 'by the front wall', 2),
-      ...(second ? [accessAt('B', 'yard-riser', pipes.at(-1)!, roundTo(lineFt - 3, 1), 'lid in the lawn', 3)] : []), // prettier-ignore
+      ...(second
+        ? [accessAt('B', 'yard-riser', pipes.at(-1)!, roundTo(lineFt - 3, 1), 'lid in the lawn', 3)]
+        : []),
     ],
     fixtures: [
       { name: 'tub', lineId: 'house', atFt: 1, flowGpm: 5 },
@@ -144,7 +116,9 @@ function drawPipes(
   let fromFt = 0;
   return kinds.map(([material, diameterIn], index) => {
     const isLast = index === kinds.length - 1;
-    const toFt = isLast ? lengthFt : roundTo(fromFt + random.between(0.2, 0.45) * (lengthFt - fromFt), 1); // prettier-ignore
+    const toFt = isLast
+      ? lengthFt
+      : roundTo(fromFt + random.between(0.2, 0.45) * (lengthFt - fromFt), 1);
     fromFt = toFt;
     const jointEveryFt = JOINT_FT[material];
     return {
@@ -231,7 +205,10 @@ function drawSize(
       return { extentRatio: drawn(random, 0.03, 0.6), locus: random.oneOf(['joint', 'barrel']) };
     case 'scale':
     case 'grease':
-      return { extentRatio: drawn(random, 0.05, 0.35), toFt: roundTo(Math.min(pipe.toFt, atFt + random.between(1, 3)), 1) }; // prettier-ignore
+      return {
+        extentRatio: drawn(random, 0.05, 0.35),
+        toFt: roundTo(Math.min(pipe.toFt, atFt + random.between(1, 3)), 1),
+      };
     case 'debris':
     case 'mineral':
       return { extentRatio: drawn(random, 0.05, 0.2) };
@@ -244,7 +221,11 @@ function drawSize(
     case 'gap':
       return { gapIn: drawn(random, 0.3, 1.5), locus: 'joint' };
     case 'crack':
-      return { form: random.oneOf(['hairline', 'open', 'several']), direction: random.oneOf(['along', 'round']), clockFrom: half() }; // prettier-ignore
+      return {
+        form: random.oneOf(['hairline', 'open', 'several']),
+        direction: random.oneOf(['along', 'round']),
+        clockFrom: half(),
+      };
     case 'break':
       return { form: random.oneOf(['displaced', 'wall missing']), clockFrom: half() };
     case 'hole':

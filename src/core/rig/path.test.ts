@@ -91,7 +91,11 @@ describe('the plan', () => {
 });
 
 describe('a locate', () => {
-  const way = layPath(plainLateral({ blocked: [{ fromFt: 45, toFt: 50, by: 'a truck' }] }), 'A', 'downstream'); // prettier-ignore
+  const way = layPath(
+    plainLateral({ blocked: [{ fromFt: 45, toFt: 50, by: 'a truck' }] }),
+    'A',
+    'downstream',
+  );
   it('gives the depth to the head and two swings, within its noise', () => {
     // At station 20 the invert is 5 in down, the ground 30 in up; the head's middle 0.85 in over the invert.
     const random = seededRandom(3);
@@ -132,7 +136,11 @@ describe('what fits', () => {
     ['crack', {}, null],
     ['utility-crossing', {}, 0],
   ] as const)('past %s', (defect, size, openIn) => {
-    const [thing] = layPath(plainLateral({ defects: [{ atFt: 5, defect, ...size }] }), 'A', 'downstream').things; // prettier-ignore
+    const [thing] = layPath(
+      plainLateral({ defects: [{ atFt: 5, defect, ...size }] }),
+      'A',
+      'downstream',
+    ).things;
     expect(openingIn(thing!, 4)).toBe(openIn);
   });
 });

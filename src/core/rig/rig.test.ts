@@ -19,8 +19,11 @@ const SETUP: RigSetup = {
 };
 const PUSH: Drive = { motion: 'push', speedFtPerS: 0.5 };
 const PULL: Drive = { motion: 'pull', speedFtPerS: 0.5 };
-const rigOf = (line: Partial<TruthLine> = {}, setup: Partial<RigSetup> = {}, slip = { outRatio: 0, backRatio: 0 }) =>
-  createRig(plainLateral(line), { ...SETUP, ...setup }, 1, slip); // prettier-ignore
+const rigOf = (
+  line: Partial<TruthLine> = {},
+  setup: Partial<RigSetup> = {},
+  slip = { outRatio: 0, backRatio: 0 },
+) => createRig(plainLateral(line), { ...SETUP, ...setup }, 1, slip);
 const at = (atFt: number, defect: TruthDefect['defect'], more: Partial<TruthDefect> = {}) => ({
   defects: [{ atFt, defect, ...more }],
 });

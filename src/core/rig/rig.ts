@@ -114,7 +114,9 @@ export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, sl
       slackFt: core.cableFt - core.headFt,
       depthIn,
       isUnder: depthIn > lensIn,
-      isMurky: at?.line.murky.some(({ fromFt, toFt }) => at.stationFt >= fromFt && at.stationFt <= toFt) ?? false, // prettier-ignore
+      isMurky:
+        at?.line.murky.some(({ fromFt, toFt }) => at.stationFt >= fromFt && at.stationFt <= toFt) ??
+        false,
       rollDeg: setup.headLevels ? 0 : rollAt(core.headFt, rollSeed),
       running: running?.name ?? null,
     });
@@ -131,10 +133,20 @@ export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, sl
       stoppedBy: NonNullable<RigState['stoppedBy']>,
       mostFt: number,
       warning: string,
-    ) => ({ cableFt: state.cableFt + room(mostFt), headFt: state.headFt, pushLb: equipment.pushLb, stoppedBy, warning: room(mostFt) > 0 ? null : warning }); // prettier-ignore
+    ) => ({
+      cableFt: state.cableFt + room(mostFt),
+      headFt: state.headFt,
+      pushLb: equipment.pushLb,
+      stoppedBy,
+      warning: room(mostFt) > 0 ? null : warning,
+    });
     if (load.needLb > equipment.pushLb) {
       const mostFt = state.headFt + load.slackFt + FEEL_FT;
-      return held('friction', mostFt, 'The push is lost: friction takes all of it. Pull back; more force only coils the rod.'); // prettier-ignore
+      return held(
+        'friction',
+        mostFt,
+        'The push is lost: friction takes all of it. Pull back; more force only coils the rod.',
+      );
     }
     if (state.headFt >= stop.atFt - 1e-9) {
       const mostFt = stop.atFt + load.slackFt + FEEL_FT;
@@ -197,13 +209,25 @@ export function createRig(truth: LateralTruth, setup: RigSetup, seed: number, sl
     locate: () => locateHead(path, state.headFt, lensIn, random),
     resume: (headFt, readingFt) => {
       const atFt = clamp(headFt, 0, Math.min(stops[0]!.atFt, setup.equipment.rodFt));
-      return set(settle({ ...state, headFt: atFt, cableFt: atFt, readingFt, warning: null, stoppedBy: null })); // prettier-ignore
+      return set(
+        settle({
+          ...state,
+          headFt: atFt,
+          cableFt: atFt,
+          readingFt,
+          warning: null,
+          stoppedBy: null,
+        }),
+      );
     },
   };
 }
 
 function sayStop(stop: Stop): string {
-  const reason = stop.because === 'end' ? 'This is as far as the pipe goes' : `The head stands against ${stop.text}`; // prettier-ignore
+  const reason =
+    stop.because === 'end'
+      ? 'This is as far as the pipe goes'
+      : `The head stands against ${stop.text}`;
   return stop.because === 'utility'
     ? `${reason}. Stop, pull back, do not cut or jet; call the utility and the locating service.`
     : `${reason}. Do not force it: pull back.`;

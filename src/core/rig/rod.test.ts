@@ -14,7 +14,11 @@ const bare = { dropFt: 0.001, bendsDeg: [] };
 /** A way with no riser to speak of, so that sums can be done by hand. */
 function wayOf(line: Partial<TruthLine>, access = {}) {
   const truth = plainLateral({ lengthFt: 400, ...line });
-  return layPath({ ...truth, accesses: [{ ...truth.accesses[0]!, ...bare, ...access }] }, 'A', 'downstream'); // prettier-ignore
+  return layPath(
+    { ...truth, accesses: [{ ...truth.accesses[0]!, ...bare, ...access }] },
+    'A',
+    'downstream',
+  );
 }
 const pipesOf = (material: 'pvc' | 'concrete' | 'cast-iron' | 'hdpe') => [
   { toFt: 400, material, diameterIn: 4 },
@@ -95,7 +99,9 @@ describe('reach', () => {
           ];
           const clean = reach({});
           expect(reach({ defects: soiled(less) })).toBeLessThanOrEqual(clean + 0.1);
-          expect(reach({ defects: soiled(more) })).toBeLessThanOrEqual(reach({ defects: soiled(less) }) + 0.1); // prettier-ignore
+          expect(reach({ defects: soiled(more) })).toBeLessThanOrEqual(
+            reach({ defects: soiled(less) }) + 0.1,
+          );
         },
       ),
       { numRuns: 60 },

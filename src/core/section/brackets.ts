@@ -40,7 +40,11 @@ export function layBrackets(wishes: readonly BracketWish[], frame: Frame): Brack
       const middle = frame.xOf((shown.fromFt + shown.toFt) / 2);
       const half = Math.max(LEAST_WIDTH, frame.xOf(shown.toFt) - frame.xOf(shown.fromFt)) / 2;
       const halfLabel = (wish.label.length * LETTER) / 2;
-      const labelX = clamp(middle, halfLabel + 4, Math.max(halfLabel + 4, frame.width - halfLabel - 4)); // prettier-ignore
+      const labelX = clamp(
+        middle,
+        halfLabel + 4,
+        Math.max(halfLabel + 4, frame.width - halfLabel - 4),
+      );
       const left = Math.min(middle - half, labelX - halfLabel);
       const right = Math.max(middle + half, labelX + halfLabel) + ROOM;
       const free = ends.findIndex((end) => end <= left);

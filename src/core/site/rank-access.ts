@@ -23,13 +23,16 @@ const KINDS: Readonly<Record<AccessKind, { readonly order: number; readonly why:
   'two-way-cleanout': { order: 0, why: 'two-way cleanout: both directions from one opening' },
   cleanout: { order: 1, why: 'a proper cleanout' },
   'yard-riser': { order: 2, why: 'riser in the yard: a straight way in' },
-  'property-line-cleanout': { order: 3, why: 'cleanout at the property line: good for the public side' },
+  'property-line-cleanout': {
+    order: 3,
+    why: 'cleanout at the property line: good for the public side',
+  },
   'stack-cleanout': { order: 4, why: 'cleanout at the stack: sees the building drain as well' },
   'pulled-toilet': { order: 6, why: 'a fallback: needs a new seal when it is refitted' },
   'roof-vent': { order: 7, why: 'a fallback: roof work, a long drop, tight bends' },
   other: { order: 8, why: 'an opening of another kind' },
   branch: { order: 9, why: 'the last resort: a small branch' },
-}; // prettier-ignore
+};
 
 /** Room that a head needs to pass a fitting and come back, inches. */
 const HEAD_ROOM_IN = 0.75;

@@ -26,12 +26,21 @@ describe('estimateReach', () => {
   it('says what limits it', () => {
     expect(estimateReach([straight(1)], RIG, false).limitedBy).toBe('friction');
     expect(estimateReach([bend(90), bend(90)], RIG, false).limitedBy).toBe('bends');
-    expect(estimateReach([straight(1)], { ...RIG, rodFt: 60 }, false)).toMatchObject({ reachFt: 60, limitedBy: 'rod' }); // prettier-ignore
+    expect(estimateReach([straight(1)], { ...RIG, rodFt: 60 }, false)).toMatchObject({
+      reachFt: 60,
+      limitedBy: 'rod',
+    });
     expect(estimateReach([bend(180), bend(180), bend(180), bend(180)], RIG, false).reachFt).toBe(0);
   });
 
   it('never grows with another bend, never leaves the rod, and a skid never shortens it', () => {
-    const legs = fc.array(fc.oneof(fc.integer({ min: 1, max: 180 }).map(bend), fc.integer({ min: 0, max: 80 }).map(straight)), { maxLength: 8 }); // prettier-ignore
+    const legs = fc.array(
+      fc.oneof(
+        fc.integer({ min: 1, max: 180 }).map(bend),
+        fc.integer({ min: 0, max: 80 }).map(straight),
+      ),
+      { maxLength: 8 },
+    );
     fc.assert(
       fc.property(legs, fc.integer({ min: 1, max: 90 }), fc.nat(), (way, angle, at) => {
         const { reachFt } = estimateReach(way, RIG, false);
@@ -75,7 +84,11 @@ describe('rankAccess', () => {
   });
 
   it('puts bends and what is in the way behind a clean way in, and gives the reasons', () => {
-    const points = [access('bent', { bendsDeg: [90, 45] }), access('open'), access('full', { obstacle: 'a planter on it' })]; // prettier-ignore
+    const points = [
+      access('bent', { bendsDeg: [90, 45] }),
+      access('open'),
+      access('full', { obstacle: 'a planter on it' }),
+    ];
     expect(order(points)).toEqual(['open', 'bent', 'full']);
     const [, bent, full] = rankAccess(points, DEFAULT_PREFERENCES.equipment, new Set(['bent']));
     expect(bent).toMatchObject({ state: 'used' });

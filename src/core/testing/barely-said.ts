@@ -8,14 +8,30 @@ import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
 import { accessOf } from './joined';
 
 export const back = { pass: 'back' as const };
-export const home = (readingFt: number | null, more: Partial<Said> = {}): Said => ({ kind: 'home', readingFt, ...back, ...more }); // prettier-ignore
-export const zone = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'zone', zone: name, side: 'far', readingFt, ...more }); // prettier-ignore
+export const home = (readingFt: number | null, more: Partial<Said> = {}): Said => ({
+  kind: 'home',
+  readingFt,
+  ...back,
+  ...more,
+});
+export const zone = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({
+  kind: 'zone',
+  zone: name,
+  side: 'far',
+  readingFt,
+  ...more,
+});
 export const water = (state: string, more: Partial<Said> = {}): Said => ({
   kind: 'water',
   state,
   ...more,
 });
-export const feature = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({ kind: 'feature', feature: name, readingFt, ...more }); // prettier-ignore
+export const feature = (name: string, readingFt: number, more: Partial<Said> = {}): Said => ({
+  kind: 'feature',
+  feature: name,
+  readingFt,
+  ...more,
+});
 
 export type Setup = {
   readonly run?: Partial<Run> & { readonly waterAtStart?: Run['waterAtStart'] | undefined };
@@ -25,12 +41,15 @@ export type Setup = {
 };
 
 /** A 60 ft run in 6 in clay to the main, of which nothing is said beyond these entries. */
-export function of(said: readonly Said[], { run = {}, access = {}, job = {}, property = {} }: Setup = {}): Derived {
+export function of(
+  said: readonly Said[],
+  { run = {}, access = {}, job = {}, property = {} }: Setup = {},
+): Derived {
   const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
   const whole = { ...bare, ...run } as Run;
   const accessPoints = [accessOf('A', access)];
   return derive(inspectionOf([whole], { accessPoints, job, property }));
-} // prettier-ignore
+}
 
 export const codes = ({ checks }: Derived) => checks.map(({ code }) => code);
 export const headline = (derived: Derived) => composeReport(derived).headline;

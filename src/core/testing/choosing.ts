@@ -106,7 +106,8 @@ function waysToLay(trade: Trade, parts: readonly Option[]): Priced[] {
 
 /** The least price of a problem by trying everything; for a handful of targets. */
 export function leastByTrying({ trades, targets, once }: Problem): number {
-  const paid = (bits: number) => once.reduce((sum, price, bit) => ((bits >> bit) & 1 ? sum + price : sum), 0);
+  const paid = (bits: number) =>
+    once.reduce((sum, price, bit) => ((bits >> bit) & 1 ? sum + price : sum), 0);
   const known = new Map<string, Priced[]>();
   let least = Infinity;
   const finish = (picked: readonly Option[]) => {
@@ -134,4 +135,4 @@ export function leastByTrying({ trades, targets, once }: Problem): number {
   };
   assign(0, []);
   return least;
-} // prettier-ignore
+}

@@ -2,7 +2,12 @@ import type { Interval } from '../base/interval';
 import { meterOf, type Option, type Problem, type Trade } from '../repair/choose/problem';
 
 /** A stretch or a spot of a trade that is worked or not, and what working it costs. */
-type Cell = Interval & { readonly name: string; readonly cost: number; readonly bits: number; readonly isBarred: boolean }; // prettier-ignore
+type Cell = Interval & {
+  readonly name: string;
+  readonly cost: number;
+  readonly bits: number;
+  readonly isBarred: boolean;
+};
 
 /** Every end and every lump of a trade, and the stretches between them, in order. */
 function cellsOf(trade: Trade, at: number, options: readonly Option[]): Cell[] {
@@ -17,10 +22,24 @@ function cellsOf(trade: Trade, at: number, options: readonly Option[]): Cell[] {
   ].filter((edge) => edge >= first && edge <= last);
   const cuts = [...new Set(edges)].sort((a, b) => a - b);
   return cuts.flatMap((edge, index): Cell[] => {
-    const spot = { name: `y${at}_${index}s`, fromFt: edge, toFt: edge, cost: meter.cost(edge, edge, true), bits: 0, isBarred: trade.bars.some((bar) => bar.fromFt < edge && bar.toFt > edge) }; // prettier-ignore
+    const spot = {
+      name: `y${at}_${index}s`,
+      fromFt: edge,
+      toFt: edge,
+      cost: meter.cost(edge, edge, true),
+      bits: 0,
+      isBarred: trade.bars.some((bar) => bar.fromFt < edge && bar.toFt > edge),
+    };
     const end = cuts[index + 1];
     if (end === undefined) return [spot];
-    const between = { name: `y${at}_${index}b`, fromFt: edge, toFt: end, cost: meter.cost(edge, (edge + end) / 2, false) * 2, bits: meter.onceIn(edge, end), isBarred: meter.isBarred(edge, end) }; // prettier-ignore
+    const between = {
+      name: `y${at}_${index}b`,
+      fromFt: edge,
+      toFt: end,
+      cost: meter.cost(edge, (edge + end) / 2, false) * 2,
+      bits: meter.onceIn(edge, end),
+      isBarred: meter.isBarred(edge, end),
+    };
     return [spot, between];
   });
 }
@@ -51,13 +70,18 @@ export function integerProgramOf({ trades, targets, once }: Problem): string {
   );
   for (const { name } of picks) variable(name, 0);
   for (const [target] of targets.entries())
-    rule(picks.filter((pick) => pick.target === target).map(({ name }) => name).join(' + '), '>= 1'); // prettier-ignore
+    rule(
+      picks
+        .filter((pick) => pick.target === target)
+        .map(({ name }) => name)
+        .join(' + '),
+      '>= 1',
+    );
   for (const pick of picks)
     for (const bit of bitsIn(
       meterOf(trades[pick.trade]!).onceIn(pick.fromFt, pick.toFt),
       once.length,
     ))
-      // prettier-ignore
       rule(`u${bit} - ${pick.name}`, '>= 0');
 
   for (const [at, trade] of trades.entries()) {
@@ -66,12 +90,22 @@ export function integerProgramOf({ trades, targets, once }: Problem): string {
     if (trade.longestFt !== undefined) {
       const { longestFt } = trade;
       const meter = meterOf(trade);
-      const stretches = mine.flatMap(({ fromFt }) =>
-        mine.map(({ toFt }) => ({ fromFt, toFt })).filter(({ toFt }) => toFt >= fromFt && toFt - fromFt <= longestFt && !trade.bars.some((bar) => bar.fromFt < toFt && bar.toFt > fromFt)),
-      ).map((stretch, index) => ({ ...stretch, name: `s${at}_${index}` })); // prettier-ignore
+      const stretches = mine
+        .flatMap(({ fromFt }) =>
+          mine
+            .map(({ toFt }) => ({ fromFt, toFt }))
+            .filter(
+              ({ toFt }) =>
+                toFt >= fromFt &&
+                toFt - fromFt <= longestFt &&
+                !trade.bars.some((bar) => bar.fromFt < toFt && bar.toFt > fromFt),
+            ),
+        )
+        .map((stretch, index) => ({ ...stretch, name: `s${at}_${index}` }));
       for (const { name, fromFt, toFt } of stretches) {
         variable(name, trade.opening + meter.cost(fromFt, toFt, true));
-        for (const bit of bitsIn(meter.onceIn(fromFt, toFt), once.length)) rule(`u${bit} - ${name}`, '>= 0'); // prettier-ignore
+        for (const bit of bitsIn(meter.onceIn(fromFt, toFt), once.length))
+          rule(`u${bit} - ${name}`, '>= 0');
       }
       for (const pick of mine) {
         const covering = stretches.filter((stretch) => within(pick, stretch));

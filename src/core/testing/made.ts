@@ -26,11 +26,16 @@ const anyWildInspection: fc.Arbitrary<Inspection> = fc
     const { waterAtStart, facing, alongLine, scope, responsibility } = said;
     const start = waterAtStart === undefined ? {} : { waterAtStart };
     const setup = (more: Partial<Run>): Partial<Run> => ({ facing, ...start, ...more });
-    const end: readonly Said[] = said.hasEnd ? [{ ...MAIN_AT_60, at: '2026-11-03T10:40:00-08:00' }] : []; // prettier-ignore
+    const end: readonly Said[] = said.hasEnd
+      ? [{ ...MAIN_AT_60, at: '2026-11-03T10:40:00-08:00' }]
+      : [];
     const { waterAtStart: _none, ...first } = runOf([CLAY, ...said.first, ...end], {});
     const runs: Run[] = [{ ...first, ...setup({}) }];
     if (said.second) {
-      const { waterAtStart: _unsaid, ...second } = runOf(said.second, { id: 'R2', accessPointId: 'B' });
+      const { waterAtStart: _unsaid, ...second } = runOf(said.second, {
+        id: 'R2',
+        accessPointId: 'B',
+      });
       runs.push({ ...second, ...(said.isOtherLine ? { lineId: 'L2' } : {}) });
     }
     const along = alongLine === undefined ? {} : { alongLine };
@@ -45,7 +50,7 @@ const anyWildInspection: fc.Arbitrary<Inspection> = fc
         { id: 'L2', label: 'guest house', joins: 'main-line' },
       ],
     };
-  }); // prettier-ignore
+  });
 
 /** Any job at all: half as an inspector would log it, half as chance would. */
 export const anyMadeInspection: fc.Arbitrary<Inspection> = fc.oneof(

@@ -14,30 +14,51 @@ const isFeetHead = (head: string) => /\bft$|^Feet$/.test(head);
 
 /** Every text of a block. */
 function ofBlock(block: Block): Saying[] {
-  const say = (where: string, text: string, more: Partial<Saying> = {}): Saying => ({ where, text, isQuoted: false, isFeet: false, ...more }); // prettier-ignore
+  const say = (where: string, text: string, more: Partial<Saying> = {}): Saying => ({
+    where,
+    text,
+    isQuoted: false,
+    isFeet: false,
+    ...more,
+  });
   switch (block.kind) {
     case 'masthead':
       return [say('masthead', block.left), say('masthead', block.right)];
     case 'headline':
-      return [say('headline', block.text), say('lead', block.lead), ...(block.pass ? [say('pass line', block.pass)] : [])]; // prettier-ignore
+      return [
+        say('headline', block.text),
+        say('lead', block.lead),
+        ...(block.pass ? [say('pass line', block.pass)] : []),
+      ];
     case 'section':
       return [say('section', block.caption)];
     case 'steps':
       return block.steps.map(({ text }) => say(block.title, text));
     case 'finding':
-      return [block.title, ...block.sentences, ...block.remarks].map((text) => say(`finding ${block.number}`, text)); // prettier-ignore
+      return [block.title, ...block.sentences, ...block.remarks].map((text) =>
+        say(`finding ${block.number}`, text),
+      );
     case 'columns':
       return block.columns.flatMap(({ title, items }) => items.map((text) => say(title, text)));
     case 'list':
-      return block.items.map((text) => say(block.title, text, { isQuoted: block.title === 'What we were told' || block.title === 'Take care' || block.title === 'Please note' })); // prettier-ignore
+      return block.items.map((text) =>
+        say(block.title, text, {
+          isQuoted:
+            block.title === 'What we were told' ||
+            block.title === 'Take care' ||
+            block.title === 'Please note',
+        }),
+      );
     case 'table':
       return [
         say(block.title, block.title),
         ...block.rows.flatMap((row) =>
-          row.map((text, at) => say(block.title, text, { isFeet: isFeetHead(block.head[at] ?? '') })),
+          row.map((text, at) =>
+            say(block.title, text, { isFeet: isFeetHead(block.head[at] ?? '') }),
+          ),
         ),
         ...(block.notes ?? []).map((text) => say(block.title, text)),
-      ]; // prettier-ignore
+      ];
     case 'terms':
     case 'pictures':
       return [];

@@ -21,13 +21,19 @@ type Probe = (saying: Saying, sources: Sources, derived: Derived) => Found[];
 
 const NUMBER = '(\\d+(?:\\.\\d+)?)';
 /** Words between numbers of one unit: "43 to 52 ft". */
-const unit = (words: string) => new RegExp(`${NUMBER}(?: to ${NUMBER})?(?:–${NUMBER})? ?(?:${words})`, 'g'); // prettier-ignore
+const unit = (words: string) =>
+  new RegExp(`${NUMBER}(?: to ${NUMBER})?(?:–${NUMBER})? ?(?:${words})`, 'g');
 
 /** Chert's own rules of thumb, which are no measurement: a trench's local limit, how near a locate must be. */
 const OWN_NUMBERS = /often 4 to 5 ft|within 3 ft|once a year|about every/;
 
 function numbersIn(text: string, words: string): number[] {
-  return [...text.matchAll(unit(words))].flatMap((match) => match.slice(1).filter((one) => one !== undefined).map(Number)); // prettier-ignore
+  return [...text.matchAll(unit(words))].flatMap((match) =>
+    match
+      .slice(1)
+      .filter((one) => one !== undefined)
+      .map(Number),
+  );
 }
 
 const lacks = (claim: string, why: string): Found => ({ claim, why });
@@ -39,13 +45,19 @@ const probeNumbers: Probe = ({ text, isFeet, isQuoted }, sources) => {
   const of = (values: readonly number[], known: ReadonlySet<number>, name: string) =>
     values
       .filter((value) => !isKnown(known, value))
-      .map((value) => lacks(`${value} ${name}`, 'no entry says it, and none that it could follow from'));
+      .map((value) =>
+        lacks(`${value} ${name}`, 'no entry says it, and none that it could follow from'),
+      );
   return [
     ...of([...cell, ...numbersIn(text, 'ft\\b|feet\\b|foot\\b')], sources.feet, 'ft'),
-    ...of(numbersIn(text, 'in (?:deep|down|high|of|cast|clay|pvc|abs)\\b|inch(?:es)?\\b'), sources.inches, 'in'),
+    ...of(
+      numbersIn(text, 'in (?:deep|down|high|of|cast|clay|pvc|abs)\\b|inch(?:es)?\\b'),
+      sources.inches,
+      'in',
+    ),
     ...of(numbersIn(text, '%'), sources.percents, '%'),
   ];
-}; // prettier-ignore
+};
 
 /** Findings that are named by a number that none has. */
 const probeFindings: Probe = ({ text }, { numbers }) =>
@@ -72,19 +84,31 @@ const probeNone: Probe = ({ text }, sources) => {
   const kinds = Object.entries(FINDING_WORDS).filter(([, { plural }]) => named.has(plural));
   const isStill = sources.water.has('drained') || sources.water.has('none');
   return [
-    ...kinds.filter(([kind]) => (sources.logged as ReadonlySet<string>).has(kind)).map(([kind]) => lacks(`no ${kind}`, 'it stands in the log')),
-    ...(named.has('standing water') && !isStill ? [lacks('no standing water', 'nobody saw the line drained')] : []),
+    ...kinds
+      .filter(([kind]) => (sources.logged as ReadonlySet<string>).has(kind))
+      .map(([kind]) => lacks(`no ${kind}`, 'it stands in the log')),
+    ...(named.has('standing water') && !isStill
+      ? [lacks('no standing water', 'nobody saw the line drained')]
+      : []),
     ...(sources.hiddenRatio > 0.1 + 1e-9 ? [lacks('no …', 'too much of the line was hidden')] : []),
   ];
-}; // prettier-ignore
+};
 
 /** What the water did, where nobody said it. */
 const probeWater: Probe = ({ text }, { water }) => [
-  ...(/after the line had drained/.test(text) && !water.has('drained') ? [lacks('drained', 'nobody said that it had drained')] : []),
-  ...(/with no water running/.test(text) && !water.has('none') && !/or no water running/.test(text) ? [lacks('no water running', 'nobody said so')] : []),
-  ...(/while water was running/.test(text) && !water.has('running') ? [lacks('running', 'nobody said that water ran')] : []),
-  ...(/was still draining/.test(text) && !water.has('draining') ? [lacks('draining', 'nobody said that it was draining')] : []),
-]; // prettier-ignore
+  ...(/after the line had drained/.test(text) && !water.has('drained')
+    ? [lacks('drained', 'nobody said that it had drained')]
+    : []),
+  ...(/with no water running/.test(text) && !water.has('none') && !/or no water running/.test(text)
+    ? [lacks('no water running', 'nobody said so')]
+    : []),
+  ...(/while water was running/.test(text) && !water.has('running')
+    ? [lacks('running', 'nobody said that water ran')]
+    : []),
+  ...(/was still draining/.test(text) && !water.has('draining')
+    ? [lacks('draining', 'nobody said that it was draining')]
+    : []),
+];
 
 const PLACES = Object.entries(ZONE_PLACES) as [Zone, string][];
 
@@ -92,16 +116,26 @@ const PLACES = Object.entries(ZONE_PLACES) as [Zone, string][];
 const probeZones: Probe = ({ text, isQuoted }, { zones }) =>
   isQuoted
     ? []
-    : PLACES.filter(([zone, place]) => ZONES.includes(zone) && text.includes(place) && !zones.has(zone)).map(([zone]) => lacks(zone, 'nobody said that it lies there')); // prettier-ignore
+    : PLACES.filter(
+        ([zone, place]) => ZONES.includes(zone) && text.includes(place) && !zones.has(zone),
+      ).map(([zone]) => lacks(zone, 'nobody said that it lies there'));
 
 /** Causes whose thing is nowhere in the log; what may hide under water or in murk was said by nobody. */
 function probeCauses(derived: Derived, sources: Sources): Found[] {
   const hidden: readonly string[] = ['debris', 'roots', 'belly', 'wall-loss'];
   return derived.findings.flatMap(({ causes, number }) =>
     causes
-      .filter(({ cause }) => !hidden.includes(cause) && !(sources.logged as ReadonlySet<string>).has(cause))
-      .map(({ cause }) => lacks(`finding ${number}: ${cause}`, 'it is named as a cause and stands nowhere in the log')),
-  ); // prettier-ignore
+      .filter(
+        ({ cause }) =>
+          !hidden.includes(cause) && !(sources.logged as ReadonlySet<string>).has(cause),
+      )
+      .map(({ cause }) =>
+        lacks(
+          `finding ${number}: ${cause}`,
+          'it is named as a cause and stands nowhere in the log',
+        ),
+      ),
+  );
 }
 
 /** Verdicts that promise more than the checks let them. */
@@ -111,7 +145,15 @@ const probePraise: Probe = ({ text }, _, { checks, overall }) =>
     ? [lacks('no work', 'something is still open')]
     : [];
 
-const PROBES: readonly Probe[] = [probeNumbers, probeFindings, probeAll, probeNone, probeWater, probeZones, probePraise]; // prettier-ignore
+const PROBES: readonly Probe[] = [
+  probeNumbers,
+  probeFindings,
+  probeAll,
+  probeNone,
+  probeWater,
+  probeZones,
+  probePraise,
+];
 
 /** What of one text nothing stands behind. */
 export function traceSaying(saying: Saying, sources: Sources, derived: Derived): Found[] {
@@ -129,9 +171,19 @@ export function traceDocuments(derived: Derived): Untraced[] {
   const documents = composeDocuments(derived);
   const said = READERS.flatMap((document) =>
     sayingsOf(documents[document]).flatMap((saying) =>
-      traceSaying(saying, sources, derived).map((found): Untraced => ({ document, where: saying.where, text: saying.text, ...found })),
+      traceSaying(saying, sources, derived).map((found): Untraced => ({
+        document,
+        where: saying.where,
+        text: saying.text,
+        ...found,
+      })),
     ),
-  ); // prettier-ignore
-  const causes = probeCauses(derived, sources).map((found): Untraced => ({ document: 'buyer', where: 'causes', text: '', ...found })); // prettier-ignore
+  );
+  const causes = probeCauses(derived, sources).map((found): Untraced => ({
+    document: 'buyer',
+    where: 'causes',
+    text: '',
+    ...found,
+  }));
   return [...said, ...causes];
 }

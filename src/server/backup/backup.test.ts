@@ -74,7 +74,13 @@ describe('a backup', () => {
   });
 
   it('keeps a still once for all backups, and says which were missing already', async () => {
-    storeMedia(db, data, { jobId: JOB, id: 'p2' }, { type: 'image/png', bytes: PNG.subarray(0, 500) }, NOW); // prettier-ignore
+    storeMedia(
+      db,
+      data,
+      { jobId: JOB, id: 'p2' },
+      { type: 'image/png', bytes: PNG.subarray(0, 500) },
+      NOW,
+    );
     rmSync(pathOfMedia(data, JOB, 'p2').file);
     const [first, second] = [await backUpAt(NOW), await backUpAt('2026-11-04T09:00:00.000Z')];
     expect(readManifest(backups, first).missing).toEqual([{ jobId: JOB, id: 'p2' }]);
@@ -85,9 +91,22 @@ describe('a backup', () => {
   });
 
   it.each<[string, (name: string) => void, RegExp]>([
-    ['a database that was touched', (name) => appendFileSync(join(backups, name, 'chert.db'), 'x'), /chert\.db has been changed/],
-    ['a still that was touched', (name) => writeFileSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256), 'x'), /has been changed/],
-    ['a still that is gone', (name) => rmSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256)), /is gone/],
+    [
+      'a database that was touched',
+      (name) => appendFileSync(join(backups, name, 'chert.db'), 'x'),
+      /chert\.db has been changed/,
+    ],
+    [
+      'a still that was touched',
+      (name) =>
+        writeFileSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256), 'x'),
+      /has been changed/,
+    ],
+    [
+      'a still that is gone',
+      (name) => rmSync(placeOfContent(backups, readManifest(backups, name).media[0]!.sha256)),
+      /is gone/,
+    ],
   ])('is not restored with %s; nothing is changed', async (_, spoil, says) => {
     const name = await backUpAt(NOW);
     spoil(name);
@@ -95,7 +114,7 @@ describe('a backup', () => {
     const before = readdirSync(data);
     await expect(restore(backups, name, data, NOW)).rejects.toThrow(says);
     expect(readdirSync(data)).toEqual(before);
-  }); // prettier-ignore
+  });
 
   it('leaves nothing half when it fails', async () => {
     writeFileSync(join(folder, 'file'), '');
@@ -107,7 +126,12 @@ describe('a backup', () => {
   });
 
   it('made while another process writes holds all that was acknowledged before it began, and is whole', async () => {
-    const writer = spawn(process.execPath, ['--import', 'tsx', 'src/server/testing/writer.ts', join(data, 'chert.db')]); // prettier-ignore
+    const writer = spawn(process.execPath, [
+      '--import',
+      'tsx',
+      'src/server/testing/writer.ts',
+      join(data, 'chert.db'),
+    ]);
     let acknowledged = 0;
     writer.stdout.on('data', (text: Buffer) => {
       acknowledged = Number(text.toString('utf8').trim().split('\n').at(-1));
@@ -138,7 +162,9 @@ describe('a backup', () => {
     copyFileSync(join(data, 'chert.db'), path);
     const old = openDatabase(path);
     old.pragma('user_version = 3');
-    old.exec('DROP TABLE installation; DROP TABLE changes; DROP TRIGGER edits_are_never_edited; DROP TRIGGER edits_are_never_deleted; DROP TABLE edits; ALTER TABLE jobs DROP COLUMN rev; ALTER TABLE jobs DROP COLUMN removed_at; ALTER TABLE jobs DROP COLUMN file_ids; ALTER TABLE share_links DROP COLUMN reader'); // prettier-ignore
+    old.exec(
+      'DROP TABLE installation; DROP TABLE changes; DROP TRIGGER edits_are_never_edited; DROP TRIGGER edits_are_never_deleted; DROP TABLE edits; ALTER TABLE jobs DROP COLUMN rev; ALTER TABLE jobs DROP COLUMN removed_at; ALTER TABLE jobs DROP COLUMN file_ids; ALTER TABLE share_links DROP COLUMN reader',
+    );
     old.close();
     openDatabase(path).close();
     expect(existsSync(join(folder, 'backups', 'before-migration-4.db'))).toBe(true);
@@ -146,13 +172,26 @@ describe('a backup', () => {
 });
 
 describe('which backups are kept', () => {
-  const day = (back: number) => new Date(Date.parse('2026-12-31T03:00:00.000Z') - back * 86_400_000).toISOString(); // prettier-ignore
+  const day = (back: number) =>
+    new Date(Date.parse('2026-12-31T03:00:00.000Z') - back * 86_400_000).toISOString();
   it('the last of 7 days, 4 weeks and 12 months', () => {
     const names = Array.from({ length: 500 }, (_, index) => nameOf(day(index)));
     const kept = [...namesToKeep([...names, 'media', 'last.json'])].sort().reverse();
     expect(kept.slice(0, 7)).toEqual(names.slice(0, 7));
     // Weeks end on 31, 27, 20 and 13 December; months at their last backup, back to January.
-    const months = ['2026-11-30', '2026-10-31', '2026-09-30', '2026-08-31', '2026-07-31', '2026-06-30', '2026-05-31', '2026-04-30', '2026-03-31', '2026-02-28', '2026-01-31']; // prettier-ignore
+    const months = [
+      '2026-11-30',
+      '2026-10-31',
+      '2026-09-30',
+      '2026-08-31',
+      '2026-07-31',
+      '2026-06-30',
+      '2026-05-31',
+      '2026-04-30',
+      '2026-03-31',
+      '2026-02-28',
+      '2026-01-31',
+    ];
     const rest = ['2026-12-20', '2026-12-13', ...months];
     expect(kept.slice(7).map((name) => name.slice(0, 10))).toEqual(rest);
   });
@@ -200,7 +239,13 @@ describe('health', () => {
     expect(back.troubles.join()).toContain('set back');
   });
   it('says in words what cannot be written', () => {
-    const gone = lookAtHealth(() => { throw new Error('unable to open database file'); }, join(data, 'chert.db'), nowMs); // prettier-ignore
+    const gone = lookAtHealth(
+      () => {
+        throw new Error('unable to open database file');
+      },
+      join(data, 'chert.db'),
+      nowMs,
+    );
     expect(gone.troubles[0]).toContain('The database cannot be written: unable to open');
     expect(gone.troubles[1]).toContain('Stills cannot be written');
   });

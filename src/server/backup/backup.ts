@@ -27,7 +27,12 @@ import {
 /** All pages in one step: a step that the database does not change under is never begun anew. */
 const ALL_PAGES = 2 ** 31 - 1;
 
-type MediaRow = { readonly jobId: string; readonly id: string; readonly sha256: string; readonly bytes: number }; // prettier-ignore
+type MediaRow = {
+  readonly jobId: string;
+  readonly id: string;
+  readonly sha256: string;
+  readonly bytes: number;
+};
 
 /** SHA-256 and length of a file, read bit by bit. */
 export async function hashFile(path: string): Promise<{ sha256: string; bytes: number }> {

@@ -9,7 +9,11 @@ export type Sent = {
   readonly subject: string;
   readonly text: string;
   readonly sentAt: string;
-  readonly attachments: readonly { readonly name: string; readonly type: string; readonly size: number }[]; // prettier-ignore
+  readonly attachments: readonly {
+    readonly name: string;
+    readonly type: string;
+    readonly size: number;
+  }[];
 };
 
 /** A mail service that keeps what it is given: nothing leaves this machine. */

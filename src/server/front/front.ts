@@ -66,7 +66,11 @@ const isApi = (path: string) => path.startsWith('/api/');
 async function readBody(request: IncomingMessage, limitBytes: number): Promise<Buffer> {
   const tooLarge = () => {
     const most = limitBytes >= MEGABYTE ? `${limitBytes / MEGABYTE} MB` : `${limitBytes} bytes`;
-    return new Refusal(413, 'too-large', `Expected at most ${most}, got more. Nothing was stored; send less at once.`); // prettier-ignore
+    return new Refusal(
+      413,
+      'too-large',
+      `Expected at most ${most}, got more. Nothing was stored; send less at once.`,
+    );
   };
   if (Number(request.headers['content-length'] ?? 0) > limitBytes) throw tooLarge();
   const chunks: Buffer[] = [];
@@ -148,7 +152,11 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
       () => true,
       () => false,
     );
-  const tooOften = [429, 'too-often', 'That was too often in one minute. Wait a minute, then try again.'] as const; // prettier-ignore
+  const tooOften = [
+    429,
+    'too-often',
+    'That was too often in one minute. Wait a minute, then try again.',
+  ] as const;
 
   async function takeToken(asked: Asked, request: IncomingMessage, response: ServerResponse) {
     if (!(await mayTry(tokens, asked))) return refuse(asked, response, tooOften);
@@ -199,7 +207,8 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     // The other end went away while it was asking: nobody is left to be answered.
     if ((error as { readonly code?: string }).code === 'ECONNRESET') return;
     console.error(error);
-    const message = 'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.'; // prettier-ignore
+    const message =
+      'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.';
     await refuse(asked, response, [500, 'unexpected', message]);
   }
 

@@ -7,7 +7,11 @@ export type FileOut = {
 
 /** A name that every file system takes. */
 export const safeName = (text: string, otherwise = 'job') =>
-  text.replace(/[^\w -]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || otherwise; // prettier-ignore
+  text
+    .replace(/[^\w -]+/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .toLowerCase() || otherwise;
 
 const SHOWN = ['application/pdf'];
 

@@ -1,5 +1,12 @@
 import { Minus, Plus, RotateCcw } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react'; // prettier-ignore
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
 import type { Interval } from '#core/base/interval';
 import { layFrame } from '#core/section/frame';
 import styles from './ZoomBox.module.css';

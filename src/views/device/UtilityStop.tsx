@@ -9,7 +9,10 @@ export function UtilityStop({ inspection }: { readonly inspection: Inspection })
   const seen = useMemo(() => findUtilitiesThrough(inspection), [inspection]);
   if (seen.length === 0) return null;
   const where = seen
-    .map(({ runId, readingFt }) => `${runId}${readingFt === null ? '' : ` at ${readingFt.toFixed(1)} ft`}`)
+    .map(
+      ({ runId, readingFt }) =>
+        `${runId}${readingFt === null ? '' : ` at ${readingFt.toFixed(1)} ft`}`,
+    )
     .join(', ');
   return (
     <div className={styles['stop']} role="alert">
@@ -22,4 +25,4 @@ export function UtilityStop({ inspection }: { readonly inspection: Inspection })
       </p>
     </div>
   );
-} // prettier-ignore
+}

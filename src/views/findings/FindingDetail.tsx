@@ -97,7 +97,13 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
               </button>
             )}
             {lead && (
-              <a href={hrefOfIssue(inspection.job.id, { code: '', runIds: [lead.runId], entryIds: [lead.entry.id] })}>
+              <a
+                href={hrefOfIssue(inspection.job.id, {
+                  code: '',
+                  runIds: [lead.runId],
+                  entryIds: [lead.entry.id],
+                })}
+              >
                 Go there on Scope
               </a>
             )}
@@ -166,7 +172,12 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
         <div>
           <h3>Your word instead</h3>
           <YourWord
-            key={[finding.id, finding.ruling?.decisionId, finding.computed.severity, finding.computed.action].join(' ')}
+            key={[
+              finding.id,
+              finding.ruling?.decisionId,
+              finding.computed.severity,
+              finding.computed.action,
+            ].join(' ')}
             finding={finding}
             asked={asked}
             onKeep={(word) => onDo('your word was kept', () => actions.override(finding, word))}
@@ -199,4 +210,4 @@ export function FindingDetail({ derived, finding, asked, actions, onDo, onNext }
       </div>
     </article>
   );
-} // prettier-ignore
+}

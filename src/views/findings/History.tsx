@@ -45,7 +45,8 @@ export function History({ finding, inspection, logs }: Props) {
             {entry.at.slice(11, 16)} {labelIn(inspection.runs, runId)} {entry.pass}
           </span>
           <span>
-            {entry.readingFt === null ? 'no reading' : `${entry.readingFt.toFixed(1)} ft`}: {sayWhole(entry)}
+            {entry.readingFt === null ? 'no reading' : `${entry.readingFt.toFixed(1)} ft`}:{' '}
+            {sayWhole(entry)}
             {fallen ? ` (${fallen})` : ''}
           </span>
         </li>
@@ -63,4 +64,4 @@ export function History({ finding, inspection, logs }: Props) {
       ))}
     </ul>
   );
-} // prettier-ignore
+}

@@ -27,7 +27,9 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
     <div className={styles['pipe']}>
       <p>
         <b>Pipe:</b> {name}
-        {certainty !== 'confirmed' && material !== 'unknown' && <em> ({certainty.replace('-', ' ')})</em>}
+        {certainty !== 'confirmed' && material !== 'unknown' && (
+          <em> ({certainty.replace('-', ' ')})</em>
+        )}
       </p>
       {canCorrect && !isCorrecting && (
         <button type="button" onClick={() => setCorrecting(true)}>
@@ -70,4 +72,4 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
       )}
     </div>
   );
-} // prettier-ignore
+}

@@ -27,7 +27,11 @@ export function Same({ finding, alike, names, sightings, onJoin, onSplit }: Prop
       {other && (
         <div className={styles['buttons']}>
           <label htmlFor="same-as">The same thing as</label>
-          <select id="same-as" value={other.id} onChange={(event) => setOtherId(event.target.value)}>
+          <select
+            id="same-as"
+            value={other.id}
+            onChange={(event) => setOtherId(event.target.value)}
+          >
             {alike.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.number}: {nameFinding(one.kind)} {sayPlace(one, names)}
@@ -51,4 +55,4 @@ export function Same({ finding, alike, names, sightings, onJoin, onSplit }: Prop
       )}
     </details>
   );
-} // prettier-ignore
+}

@@ -14,7 +14,8 @@ export function Stale({ stale, onAgain, onDrop }: Props) {
     <div key={decisionId} className={styles['stale']} role="note" aria-label="Your word is stale">
       <p>
         <b>Your word is stale:</b> {said}
-        {reason === '' ? '' : ` (“${reason}”)`}. It was given over other evidence and is not in force.
+        {reason === '' ? '' : ` (“${reason}”)`}. It was given over other evidence and is not in
+        force.
       </p>
       <ul className={styles['plainList']}>
         {changed.map((text) => (
@@ -33,4 +34,4 @@ export function Stale({ stale, onAgain, onDrop }: Props) {
       </div>
     </div>
   ));
-} // prettier-ignore
+}

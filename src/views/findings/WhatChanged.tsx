@@ -12,7 +12,11 @@ type Props = {
 /** What the last thing done on this screen changed in the judgement. */
 export function WhatChanged({ after, changes, onSelect, onClose }: Props) {
   const count =
-    changes.length === 0 ? 'Nothing changed' : changes.length === 1 ? 'One thing changed' : `${changes.length} things changed`; // prettier-ignore
+    changes.length === 0
+      ? 'Nothing changed'
+      : changes.length === 1
+        ? 'One thing changed'
+        : `${changes.length} things changed`;
   return (
     <section className={styles['changed']} aria-label="What changed" role="status">
       <p>

@@ -9,7 +9,9 @@ export function WholeJob({ derived }: { readonly derived: Derived }) {
   const seen = [...sayWholeLine(derived), ...remarks.map(({ text }) => text)];
   const unsure = [
     ...provisos.map(({ text, settledBy }) => `${text} To settle it: ${settledBy}.`),
-    ...new Set(suspicions.map(({ text, settledBy }) => `${sentence(text)} To settle it: ${settledBy}.`)),
+    ...new Set(
+      suspicions.map(({ text, settledBy }) => `${sentence(text)} To settle it: ${settledBy}.`),
+    ),
   ];
   return (
     <div className={styles['whole']}>
@@ -19,7 +21,7 @@ export function WholeJob({ derived }: { readonly derived: Derived }) {
       <List title="Cautions" items={cautionsOfWork(derived).map(({ text }) => text)} />
     </div>
   );
-} // prettier-ignore
+}
 
 const sentence = (text: string) =>
   `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/\.$/, '')}.`;

@@ -32,7 +32,9 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
     const why = String(form.get('reason')).trim();
     const isSame = severity === computed.severity && action === computed.action && wording === '';
     if (isSame)
-      return setTrouble('This is what Chert says already: change the grade, the action or the wording.'); // prettier-ignore
+      return setTrouble(
+        'This is what Chert says already: change the grade, the action or the wording.',
+      );
     if (why === '') {
       reason.current?.focus();
       return setTrouble('Say why: the reason goes with your word.');
@@ -63,7 +65,10 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
       <div className={styles['pair']}>
         <label>
           Grade
-          <select value={severity} onChange={(event) => setSeverity(event.target.value as Severity)}>
+          <select
+            value={severity}
+            onChange={(event) => setSeverity(event.target.value as Severity)}
+          >
             {SEVERITIES.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -103,4 +108,4 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
       </div>
     </form>
   );
-} // prettier-ignore
+}

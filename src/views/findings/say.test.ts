@@ -14,7 +14,20 @@ describe('what the screen says of a finding', () => {
   });
 
   it('is every fact that was logged, and none that was not', () => {
-    const facts = Object.fromEntries(sayFacts(first(defect('roots', { extentRatio: 0.3, locus: 'joint', clockFrom: 10, clockTo: 2, holdsDebris: true })), names)); // prettier-ignore
+    const facts = Object.fromEntries(
+      sayFacts(
+        first(
+          defect('roots', {
+            extentRatio: 0.3,
+            locus: 'joint',
+            clockFrom: 10,
+            clockTo: 2,
+            holdsDebris: true,
+          }),
+        ),
+        names,
+      ),
+    );
     expect(facts).toMatchObject({
       Share: '30%',
       'Comes in at': 'joint',

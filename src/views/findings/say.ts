@@ -34,18 +34,29 @@ export function sayFacts(finding: Finding, names: LineNames): (readonly [string,
     ['Gap', facts.gapIn === null ? null : `${sayIn(facts.gapIn)} in`],
     ['Lip', facts.lipIn === null ? null : `${sayIn(facts.lipIn)} in`],
     ['Form', facts.form?.replace(/-/g, ' ') ?? null],
-    ['Length', facts.lengthFt === null || facts.lengthFt < 0.05 ? null : `${sayFt(facts.lengthFt)} ft`],
-    ['Clock', clock ? (clock.from === clock.to ? `${clock.from}` : `${clock.from} to ${clock.to}`) : null],
+    [
+      'Length',
+      facts.lengthFt === null || facts.lengthFt < 0.05 ? null : `${sayFt(facts.lengthFt)} ft`,
+    ],
+    [
+      'Clock',
+      clock ? (clock.from === clock.to ? `${clock.from}` : `${clock.from} to ${clock.to}`) : null,
+    ],
     ['Comes in at', locus],
     ['Holds debris', facts.holdsDebris ? 'yes' : null],
     ['Soil visible', facts.soilVisible ? 'yes' : null],
     ['Lies under', zone ? nameZone(zone).toLowerCase() : null],
     ['Side', finding.placed ? finding.responsibleSide : null],
-    ['Place', finding.placed ? `${sayPlace(finding, names)} ±${sayFt(finding.sigmaFt)}` : sayPlace(finding, names)],
+    [
+      'Place',
+      finding.placed
+        ? `${sayPlace(finding, names)} ±${sayFt(finding.sigmaFt)}`
+        : sayPlace(finding, names),
+    ],
     ['Seen in', finding.runIds.join(', ') || null],
   ];
   return size.filter((row): row is readonly [string, string] => row[1] !== null);
-} // prettier-ignore
+}
 
 const BECAUSE = new Map(RULES.map(({ id, when, because }) => [id, { when, because }]));
 
@@ -61,7 +72,10 @@ export function sayRejudged(change: Rejudged): string {
   }
   if (change.change === 'gone') return `${name}: gone.`;
   const parts: string[] = [];
-  if (change.material) parts.push(`${nameMaterial(change.material[0] as never)} → ${nameMaterial(change.material[1] as never)}`); // prettier-ignore
+  if (change.material)
+    parts.push(
+      `${nameMaterial(change.material[0] as never)} → ${nameMaterial(change.material[1] as never)}`,
+    );
   if (change.severity) parts.push(`${change.severity[0]} → ${change.severity[1]}`);
   if (change.action)
     parts.push(`${ACTION_WORDS[change.action[0]]} → ${ACTION_WORDS[change.action[1]]}`);

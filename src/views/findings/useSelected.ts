@@ -16,7 +16,8 @@ export function useSelected(findings: readonly Finding[]) {
     );
     if (led) setId(led.id);
   }, [isLed, findings]);
-  const selected = findings.find((one) => one.id === id) ?? findings.find(awaitsInspector) ?? findings[0] ?? null; // prettier-ignore
+  const selected =
+    findings.find((one) => one.id === id) ?? findings.find(awaitsInspector) ?? findings[0] ?? null;
   const at = selected ? findings.indexOf(selected) : -1;
   return {
     selected,

@@ -88,8 +88,14 @@ function Bar({ from, to, clear, hidden }: BarProps) {
   const x = (at: number) => ((at - from) / (to - from)) * WIDTH;
   const rects = (list: readonly Interval[], kind: string) =>
     list.map((one) => (
-      <rect key={`${kind} ${one.fromFt}`} data-kind={kind} x={x(one.fromFt)} width={Math.max(1, x(one.toFt) - x(one.fromFt))} height={16} />
-    )); // prettier-ignore
+      <rect
+        key={`${kind} ${one.fromFt}`}
+        data-kind={kind}
+        x={x(one.fromFt)}
+        width={Math.max(1, x(one.toFt) - x(one.fromFt))}
+        height={16}
+      />
+    ));
   return (
     <svg viewBox={`0 0 ${WIDTH} 16`} preserveAspectRatio="none" aria-hidden="true">
       <rect data-kind="never" width={WIDTH} height={16} />

@@ -1,4 +1,13 @@
-import { CartesianGrid, ComposedChart, ErrorBar, Line, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts'; // prettier-ignore
+import {
+  CartesianGrid,
+  ComposedChart,
+  ErrorBar,
+  Line,
+  ReferenceArea,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import type { Grade } from '#core/lateral/grade/grade';
 import type { HeldWater } from '#core/lateral/grade/held-water';
 import { foot } from './say';
@@ -26,14 +35,22 @@ export function GradeChart({ grade, held }: Props) {
   }));
   const fromFt = Math.floor(first.stationFt / 10) * 10;
   const toFt = Math.ceil(points.at(-1)!.stationFt / 10) * 10;
-  const levels = rows.flatMap(({ ground, invert, sigma, needed }) => [ground, invert - sigma, needed]);
+  const levels = rows.flatMap(({ ground, invert, sigma, needed }) => [
+    ground,
+    invert - sigma,
+    needed,
+  ]);
   const low = Math.floor(Math.min(...levels) / 12) * 12;
   const high = Math.ceil(Math.max(...levels) / 12) * 12;
   return (
     <figure className={styles['chart']}>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
-          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            data={rows}
+            margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+          >
             <CartesianGrid vertical={false} />
             <XAxis
               dataKey="stationFt"
@@ -42,7 +59,12 @@ export function GradeChart({ grade, held }: Props) {
               ticks={ticksBetween(fromFt, toFt, toFt - fromFt > 60 ? 20 : 10)}
               unit=" ft"
             />
-            <YAxis domain={[low, high]} ticks={ticksBetween(low, high, high - low > 96 ? 24 : 12)} width={56} unit=" in" />
+            <YAxis
+              domain={[low, high]}
+              ticks={ticksBetween(low, high, high - low > 96 ? 24 : 12)}
+              width={56}
+              unit=" in"
+            />
             {held.pools.map((pool) => (
               <ReferenceArea
                 key={pool.number}
@@ -51,19 +73,46 @@ export function GradeChart({ grade, held }: Props) {
                 className={styles['pool'] ?? ''}
               />
             ))}
-            <Line dataKey="ground" type="linear" className={styles['ground'] ?? ''} dot={false} isAnimationActive={false} />
-            <Line dataKey="needed" type="linear" className={styles['needed'] ?? ''} dot={false} isAnimationActive={false} />
-            <Line dataKey="invert" type="linear" className={styles['invert'] ?? ''} isAnimationActive={false}>
+            <Line
+              dataKey="ground"
+              type="linear"
+              className={styles['ground'] ?? ''}
+              dot={false}
+              isAnimationActive={false}
+            />
+            <Line
+              dataKey="needed"
+              type="linear"
+              className={styles['needed'] ?? ''}
+              dot={false}
+              isAnimationActive={false}
+            />
+            <Line
+              dataKey="invert"
+              type="linear"
+              className={styles['invert'] ?? ''}
+              isAnimationActive={false}
+            >
               <ErrorBar dataKey="sigma" direction="y" width={5} strokeWidth={1.5} />
             </Line>
           </ComposedChart>
         </ResponsiveContainer>
       </div>
       <figcaption>
-        <span className={styles['key']} data-key="ground">ground</span>
-        <span className={styles['key']} data-key="invert">bottom of the pipe ± σ</span>
-        <span className={styles['key']} data-key="needed">fall needed</span>
-        {held.pools.length > 0 && <span className={styles['key']} data-key="pool">standing water</span>}
+        <span className={styles['key']} data-key="ground">
+          ground
+        </span>
+        <span className={styles['key']} data-key="invert">
+          bottom of the pipe ± σ
+        </span>
+        <span className={styles['key']} data-key="needed">
+          fall needed
+        </span>
+        {held.pools.length > 0 && (
+          <span className={styles['key']} data-key="pool">
+            standing water
+          </span>
+        )}
       </figcaption>
       <table className="hidden-visually">
         <caption>Levels above the datum, inches</caption>
@@ -90,4 +139,4 @@ export function GradeChart({ grade, held }: Props) {
       </table>
     </figure>
   );
-} // prettier-ignore
+}

@@ -11,7 +11,12 @@ import styles from './Lateral.module.css';
 // The chart is drawn in the browser only, so its library is loaded when it is wanted.
 const GradeChart = lazy(async () => ({ default: (await import('./GradeChart')).GradeChart }));
 const nothing = () => () => undefined;
-const useIsBrowser = () => useSyncExternalStore(nothing, () => true, () => false); // prettier-ignore
+const useIsBrowser = () =>
+  useSyncExternalStore(
+    nothing,
+    () => true,
+    () => false,
+  );
 
 const VERDICT = {
   can: 'Gravity can: the line falls more than it must.',

@@ -21,21 +21,41 @@ export function LifeEdit({ material, age, onLife }: Props) {
     event.preventDefault();
     const { number } = readForm(event.currentTarget);
     const [from, to] = [number('from'), number('to')];
-    const isRight = Number.isInteger(from) && Number.isInteger(to) && from >= 1 && to >= from && to <= 500; // prettier-ignore
+    const isRight =
+      Number.isInteger(from) && Number.isInteger(to) && from >= 1 && to >= from && to <= 500;
     setTrouble(isRight ? '' : 'Expected two whole numbers of years, the lesser first.');
     if (isRight) onLife(material, { from, to });
   };
   return (
-    <form className={styles['life']} onSubmit={submit} noValidate key={`${age.lifeYears.from} ${age.lifeYears.to}`}>
+    <form
+      className={styles['life']}
+      onSubmit={submit}
+      noValidate
+      key={`${age.lifeYears.from} ${age.lifeYears.to}`}
+    >
       <span>{name}</span>
-      <input name="from" aria-label={`${name}, from years`} inputMode="numeric" defaultValue={age.lifeYears.from} />
+      <input
+        name="from"
+        aria-label={`${name}, from years`}
+        inputMode="numeric"
+        defaultValue={age.lifeYears.from}
+      />
       <span>to</span>
-      <input name="to" aria-label={`${name}, to years`} inputMode="numeric" defaultValue={age.lifeYears.to} />
+      <input
+        name="to"
+        aria-label={`${name}, to years`}
+        inputMode="numeric"
+        defaultValue={age.lifeYears.to}
+      />
       <button type="submit">Set</button>
       <button type="button" onClick={() => onLife(material, null)}>
         Chert’s own
       </button>
-      {trouble && <p className={form['error']} role="alert">{trouble}</p>}
+      {trouble && (
+        <p className={form['error']} role="alert">
+          {trouble}
+        </p>
+      )}
     </form>
   );
-} // prettier-ignore
+}

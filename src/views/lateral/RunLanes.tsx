@@ -199,7 +199,12 @@ function Mark({ dot, isHeld, isChosen }: { dot: LaneDot; isHeld: boolean; isChos
     case 'pipe':
       return <rect {...state} x={x - 4.5} y={y - 4.5} width={9} height={9} />;
     case 'defect':
-      return <polygon {...state} points={`${x - 6},${y + 4} ${x - 3},${y - 5} ${x + 4},${y - 4} ${x + 6},${y + 4}`} />; // prettier-ignore
+      return (
+        <polygon
+          {...state}
+          points={`${x - 6},${y + 4} ${x - 3},${y - 5} ${x + 4},${y - 4} ${x + 6},${y + 4}`}
+        />
+      );
     case 'end':
       return <rect {...state} x={x - 1.5} y={y - 8} width={3} height={16} />;
   }

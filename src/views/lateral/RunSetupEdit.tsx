@@ -48,7 +48,9 @@ export function RunSetupEdit({ run, accessPoints, lines, onSetup }: Props) {
           label="Water at the start"
           value={run.waterAtStart ?? 'unknown'}
           options={WATER_WORDS}
-          onPick={(water) => onSetup({ ...setup, waterAtStart: water as NonNullable<Run['waterAtStart']> })} // prettier-ignore
+          onPick={(water) =>
+            onSetup({ ...setup, waterAtStart: water as NonNullable<Run['waterAtStart']> })
+          }
         />
         <label>
           Cleaned before

@@ -20,7 +20,12 @@ type Props = {
 
 /** The pipe piece by piece: what it is, over what it lies, whose it is, and how old it may be. */
 export function SegmentTable({ segments, onLife }: Props) {
-  if (segments.length === 0) return <p className={styles['hint']}>Log what the pipe is made of, and it stands here piece by piece.</p>; // prettier-ignore
+  if (segments.length === 0)
+    return (
+      <p className={styles['hint']}>
+        Log what the pipe is made of, and it stands here piece by piece.
+      </p>
+    );
   const lives = new Map(
     segments.flatMap(({ age, lined, material }) =>
       age ? [[lined ? ('liner' as const) : material, age] as const] : [],
@@ -49,7 +54,9 @@ export function SegmentTable({ segments, onLife }: Props) {
                 {segment.diameterIn !== null && `${segment.diameterIn} in `}
                 {nameMaterial(segment.material)}
                 {segment.lined && ', lined'}
-                {segment.certainty !== 'confirmed' && segment.material !== 'unknown' && <span>{segment.certainty}</span>}
+                {segment.certainty !== 'confirmed' && segment.material !== 'unknown' && (
+                  <span>{segment.certainty}</span>
+                )}
               </td>
               <td>{segment.zone ? nameZone(segment.zone).toLowerCase() : 'not said'}</td>
               <td>{segment.responsibleSide}</td>
@@ -61,7 +68,9 @@ export function SegmentTable({ segments, onLife }: Props) {
       {lives.size > 0 && (
         <details className={styles['lives']}>
           <summary>Usual lives: change them for this job</summary>
-          <p className={styles['hint']}>{SERVICE_LIFE_SOURCE}. Past its life means: plan for it. It never means failed.</p>
+          <p className={styles['hint']}>
+            {SERVICE_LIFE_SOURCE}. Past its life means: plan for it. It never means failed.
+          </p>
           {[...lives].map(([material, age]) => (
             <LifeEdit key={material} material={material} age={age} onLife={onLife} />
           ))}
@@ -69,7 +78,7 @@ export function SegmentTable({ segments, onLife }: Props) {
       )}
     </>
   );
-} // prettier-ignore
+}
 
 function Age({ age }: { readonly age: PipeAge }) {
   const years = ({ from, to }: { from: number; to: number }) =>

@@ -162,7 +162,9 @@ function onLine(derived: Derived, lineId: string | null): Derived {
 function listLines({ lateral, branches }: Derived, { lines = [] }: Inspection) {
   return [lateral, ...branches].map(({ lineId }) => ({
     id: lineId,
-    label: lines.find(({ id }) => id === lineId)?.label ?? (lineId === 'main-line' ? 'house line' : lineId), // prettier-ignore
+    label:
+      lines.find(({ id }) => id === lineId)?.label ??
+      (lineId === 'main-line' ? 'house line' : lineId),
   }));
 }
 

@@ -16,5 +16,7 @@ export const signed = (valueFt: number) => {
 export const inches = (valueIn: number) => {
   const whole = roundTo(Math.abs(valueIn), 1);
   const sign = valueIn < 0 ? '−' : '';
-  return whole < 24 ? `${sign}${whole} in` : `${sign}${Math.floor(whole / 12)} ft ${roundTo(whole % 12, 0)} in`; // prettier-ignore
+  return whole < 24
+    ? `${sign}${whole} in`
+    : `${sign}${Math.floor(whole / 12)} ft ${roundTo(whole % 12, 0)} in`;
 };

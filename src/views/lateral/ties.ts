@@ -14,7 +14,10 @@ import {
 } from '#core/measure/join/tie-spots';
 import type { PlacedTie } from '#core/measure/join/join';
 
-const tiesChange = (ties: FactsChange['ties']): Doing => ({ what: 'facts', facts: { ties: ties! } }); // prettier-ignore
+const tiesChange = (ties: FactsChange['ties']): Doing => ({
+  what: 'facts',
+  facts: { ties: ties! },
+});
 
 /** What can be done to the ties of a job, each as one change. */
 export function tieActions(job: JobOnDevice, placed: readonly PlacedTie[]) {

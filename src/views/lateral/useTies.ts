@@ -69,8 +69,7 @@ export function useTies(job: JobOnDevice, model: LateralModel) {
     setChosen(tying.tie.id);
     return null;
   };
-  const changeSpans = (spans: readonly Span[]) =>
-    job.change({ what: 'facts', facts: { spans } });
+  const changeSpans = (spans: readonly Span[]) => job.change({ what: 'facts', facts: { spans } });
 
   return {
     held,
@@ -82,8 +81,7 @@ export function useTies(job: JobOnDevice, model: LateralModel) {
     tie,
     hold: setHeld,
     choose: (id: string) => setChosen(id === chosen ? null : id),
-    readingOf: (runId: string, entryId: string) =>
-      entryOf({ runId, entryId })?.readingFt ?? null,
+    readingOf: (runId: string, entryId: string) => entryOf({ runId, entryId })?.readingFt ?? null,
     drop: (id: string) => {
       const gone = ties.find((one) => one.id === id) ?? null;
       actions.drop(id);
@@ -104,7 +102,9 @@ export function useTies(job: JobOnDevice, model: LateralModel) {
         settle(`${nameOf(tape.fromAccessPointId)} to ${nameOf(tape.toAccessPointId)} taped.`);
         return null;
       }
-      const typed = parseTie(line, new Map(model.runs.map(({ id }) => [id, logs.get(id)!])), (id) => labelIn(inspection.runs, id));
+      const typed = parseTie(line, new Map(model.runs.map(({ id }) => [id, logs.get(id)!])), (id) =>
+        labelIn(inspection.runs, id),
+      );
       if (!typed.ok) return typed.why;
       return tie(typed.sightings, typed.label === '' ? undefined : typed.label);
     },
@@ -122,4 +122,4 @@ export function useTies(job: JobOnDevice, model: LateralModel) {
       actions.remedy(remedy);
     },
   };
-} // prettier-ignore
+}

@@ -4,7 +4,12 @@ import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { type Fault, sayFault } from '#core/base/fault';
 import { type CsvTable, readCsv } from '#core/formats/csv';
-import { entriesOfRows, matchColumns, type Matching, readObservations } from '#core/formats/observations-csv'; // prettier-ignore
+import {
+  entriesOfRows,
+  matchColumns,
+  type Matching,
+  readObservations,
+} from '#core/formats/observations-csv';
 import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
@@ -15,7 +20,11 @@ import { useLight } from '../shared/useLight';
 import { useReady } from '../shared/useReady';
 import styles from './Observations.module.css';
 
-type Props = { readonly stored: StoredJob; readonly preferences: Preferences; readonly light: Light }; // prettier-ignore
+type Props = {
+  readonly stored: StoredJob;
+  readonly preferences: Preferences;
+  readonly light: Light;
+};
 
 const LABELS: Readonly<Record<keyof Matching, string>> = {
   reading: 'Reading, ft',
@@ -41,7 +50,9 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
     () => (table && matching ? readObservations(table, matching, preferences.ownWords) : null),
     [table, matching, preferences],
   );
-  const known = new Set(inspection.runs.find(({ id }) => id === runId)?.entries.map(({ id }) => id));
+  const known = new Set(
+    inspection.runs.find(({ id }) => id === runId)?.entries.map(({ id }) => id),
+  );
   const rows = read?.ok ? read.value : [];
   const fresh = rows.filter(({ id }) => id === null || !known.has(id));
   const choose = async (file: File | undefined) => {
@@ -61,7 +72,9 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
     if (!entries.ok) return setFaults(entries.faults);
     for (const entry of entries.value) job.change({ what: 'entry', runId, entry });
     setTable(null);
-    setSaid(`${entries.value.length} entries were logged to run ${labelIn(inspection.runs, runId)}.`);
+    setSaid(
+      `${entries.value.length} entries were logged to run ${labelIn(inspection.runs, runId)}.`,
+    );
   };
   const problems = [...faults, ...(read && !read.ok ? read.faults : [])];
   return (
@@ -72,8 +85,9 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
         <Panel id="csv" title="Bring in observations">
           <fieldset className={styles['fields']} disabled={!ready}>
             <p className={styles['hint']}>
-              A CSV file with a row for each thing seen. Chert reads each row as it reads the call-out line; what it does not
-              understand becomes a flag with its words. Nothing is logged before you say so.
+              A CSV file with a row for each thing seen. Chert reads each row as it reads the
+              call-out line; what it does not understand becomes a flag with its words. Nothing is
+              logged before you say so.
             </p>
             {inspection.runs.length === 0 ? (
               <p>Set up a run on Scope first: observations belong to one.</p>
@@ -91,7 +105,11 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                 </label>
                 <label>
                   CSV file
-                  <input type="file" accept=".csv,text/csv" onChange={(event) => void choose(event.target.files?.[0])} />
+                  <input
+                    type="file"
+                    accept=".csv,text/csv"
+                    onChange={(event) => void choose(event.target.files?.[0])}
+                  />
                 </label>
               </div>
             )}
@@ -100,7 +118,12 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                 {(Object.keys(LABELS) as (keyof Matching)[]).map((key) => (
                   <label key={key}>
                     {LABELS[key]}
-                    <select value={matching[key] ?? ''} onChange={(event) => setMatching({ ...matching, [key]: event.target.value || null })}>
+                    <select
+                      value={matching[key] ?? ''}
+                      onChange={(event) =>
+                        setMatching({ ...matching, [key]: event.target.value || null })
+                      }
+                    >
                       <option value="">none</option>
                       {table.columns.map((column) => (
                         <option key={column}>{column}</option>
@@ -113,7 +136,9 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
             {problems.length > 0 && (
               <ul role="alert">
                 {problems.slice(0, 20).map((fault) => (
-                  <li key={`${fault.path} ${fault.got}`}>{sayFault(fault).replace(/^file: /, 'This file: ')}</li>
+                  <li key={`${fault.path} ${fault.got}`}>
+                    {sayFault(fault).replace(/^file: /, 'This file: ')}
+                  </li>
                 ))}
               </ul>
             )}
@@ -136,7 +161,13 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                     <tr key={line} data-doubt={!understood || undefined}>
                       <td>{line}</td>
                       <td>{text}</td>
-                      <td>{id !== null && known.has(id) ? 'already in the log' : understood ? says : 'not understood: kept as a flag with its words'}</td>
+                      <td>
+                        {id !== null && known.has(id)
+                          ? 'already in the log'
+                          : understood
+                            ? says
+                            : 'not understood: kept as a flag with its words'}
+                      </td>
                     </tr>
                   ))}
                 </tbody>
@@ -152,4 +183,4 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
       </main>
     </div>
   );
-} // prettier-ignore
+}

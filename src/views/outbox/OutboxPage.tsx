@@ -18,7 +18,8 @@ export function OutboxPage({ messages }: { readonly messages: readonly Message[]
     <div className={styles['outbox']}>
       <h1>Outbox</h1>
       <p className={styles['hint']}>
-        Simulated: messages stand here and go nowhere. A real mail service takes its place behind the same door.
+        Simulated: messages stand here and go nowhere. A real mail service takes its place behind
+        the same door.
       </p>
       {messages.length === 0 && <p>What you send from a report comes here.</p>}
       {messages.map(({ id, jobId, to, subject, text, sentAt, attachments }) => (
@@ -47,4 +48,4 @@ export function OutboxPage({ messages }: { readonly messages: readonly Message[]
       ))}
     </div>
   );
-} // prettier-ignore
+}

@@ -36,12 +36,31 @@ export function BookEditor({ book, onKeep, onRemove }: Props) {
       PRICE_KEYS.flatMap((key) => {
         const said = SIDES.map((side) => text(`${key} ${side}`));
         if (said.every((one) => one === '')) return [];
-        return [[key, Object.fromEntries(SIDES.map((side, at) => [side, readNumber(said[at]!) ?? said[at]]))]];
+        return [
+          [
+            key,
+            Object.fromEntries(SIDES.map((side, at) => [side, readNumber(said[at]!) ?? said[at]])),
+          ],
+        ];
       }),
     );
-    const wanted = { id: book.id, name: text('name'), source: text('source'), editedOn: localDay(new Date()), prices };
+    const wanted = {
+      id: book.id,
+      name: text('name'),
+      source: text('source'),
+      editedOn: localDay(new Date()),
+      prices,
+    };
     const { error } = priceBookSchema.validate(wanted, VALIDATION);
-    const faults = error ? sayFaults(faultsFromJoi(error).map((fault) => ({ ...fault, got: fault.got === 'an object' ? 'this range' : fault.got })), { ...LABELS, name: 'Area or name', source: 'Source' }) : [];
+    const faults = error
+      ? sayFaults(
+          faultsFromJoi(error).map((fault) => ({
+            ...fault,
+            got: fault.got === 'an object' ? 'this range' : fault.got,
+          })),
+          { ...LABELS, name: 'Area or name', source: 'Source' },
+        )
+      : [];
     setTrouble(faults);
     if (faults.length === 0) await onKeep(wanted as PriceBook);
   };
@@ -119,4 +138,4 @@ export function BookEditor({ book, onKeep, onRemove }: Props) {
       </form>
     </Panel>
   );
-} // prettier-ignore
+}

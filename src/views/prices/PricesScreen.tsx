@@ -28,7 +28,11 @@ export function PricesScreen({ preferences }: Props) {
     const sent = await sendJson('PATCH', '/api/preferences', { priceBooks: next });
     setSaid('');
     if (sent.state !== 'ok') {
-      setTrouble([sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing you typed is lost; try again.']);
+      setTrouble([
+        sent.state === 'refused'
+          ? sent.message
+          : 'Chert’s server does not answer. Nothing you typed is lost; try again.',
+      ]);
       return false;
     }
     setTrouble([]);
@@ -37,9 +41,20 @@ export function PricesScreen({ preferences }: Props) {
     return true;
   };
   const put = (book: PriceBook) =>
-    keep(books.some(({ id }) => id === book.id) ? books.map((one) => (one.id === book.id ? book : one)) : [...books, book], `${book.name} is kept.`);
+    keep(
+      books.some(({ id }) => id === book.id)
+        ? books.map((one) => (one.id === book.id ? book : one))
+        : [...books, book],
+      `${book.name} is kept.`,
+    );
   const start = (from: PriceBook) => {
-    const book = { ...from, id: ulid(), name: from.id === CHERT_BOOK.id ? 'My area' : `${from.name}, copy`, source: 'my own figures', editedOn: localDay(new Date()) };
+    const book = {
+      ...from,
+      id: ulid(),
+      name: from.id === CHERT_BOOK.id ? 'My area' : `${from.name}, copy`,
+      source: 'my own figures',
+      editedOn: localDay(new Date()),
+    };
     setBooks((now) => [...now, book]);
     setOpenId(book.id);
     setSaid('A new book: it is kept once you say so.');
@@ -47,22 +62,33 @@ export function PricesScreen({ preferences }: Props) {
   const bringIn = async (file: File | undefined) => {
     if (!file) return;
     const read = readPriceBooks(await file.text(), ulid);
-    if (!read.ok) return setTrouble(read.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')));
+    if (!read.ok)
+      return setTrouble(
+        read.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')),
+      );
     const others = books.filter(({ id }) => !read.value.some((one) => one.id === id));
-    await keep([...others, ...read.value], `${read.value.length === 1 ? 'One book was' : `${read.value.length} books were`} brought in.`);
+    await keep(
+      [...others, ...read.value],
+      `${read.value.length === 1 ? 'One book was' : `${read.value.length} books were`} brought in.`,
+    );
   };
 
   return (
     <fieldset className={styles['screen']} disabled={!ready}>
       <Panel id="books" title="Price books" count={books.length}>
         <p className={styles['hint']}>
-          A book holds an area’s planning figures: low (one in ten is cheaper), likely, high (one in ten is dearer), in US
-          dollars. What a book leaves empty goes by Chert’s own. A job keeps a copy of the book it was reckoned with.
+          A book holds an area’s planning figures: low (one in ten is cheaper), likely, high (one in
+          ten is dearer), in US dollars. What a book leaves empty goes by Chert’s own. A job keeps a
+          copy of the book it was reckoned with.
         </p>
         <ul className={styles['books']}>
           {[CHERT_BOOK, ...books].map((book) => (
             <li key={book.id} className={styles['buttons']}>
-              <button type="button" aria-pressed={book.id === openId} onClick={() => setOpenId(book.id === openId ? null : book.id)}>
+              <button
+                type="button"
+                aria-pressed={book.id === openId}
+                onClick={() => setOpenId(book.id === openId ? null : book.id)}
+              >
                 <b>{book.name}</b>
                 <span>
                   {book.source}, edited {book.editedOn}
@@ -75,10 +101,24 @@ export function PricesScreen({ preferences }: Props) {
           ))}
         </ul>
         <div className={styles['buttons']}>
-          <button type="button" onClick={() => download('prices.csv', writePriceBooksCsv(books.length > 0 ? books : [CHERT_BOOK]), 'text/csv')}>
+          <button
+            type="button"
+            onClick={() =>
+              download(
+                'prices.csv',
+                writePriceBooksCsv(books.length > 0 ? books : [CHERT_BOOK]),
+                'text/csv',
+              )
+            }
+          >
             Export as CSV
           </button>
-          <button type="button" onClick={() => download('prices.chert-prices.json', writePriceBooksJson(books), 'application/json')}>
+          <button
+            type="button"
+            onClick={() =>
+              download('prices.chert-prices.json', writePriceBooksJson(books), 'application/json')
+            }
+          >
             Export as JSON
           </button>
           <label className={styles['file']}>
@@ -104,10 +144,16 @@ export function PricesScreen({ preferences }: Props) {
           book={open}
           onKeep={put}
           onRemove={async () => {
-            if (await keep(books.filter(({ id }) => id !== open.id), `${open.name} is gone.`)) setOpenId(null);
+            if (
+              await keep(
+                books.filter(({ id }) => id !== open.id),
+                `${open.name} is gone.`,
+              )
+            )
+              setOpenId(null);
           }}
         />
       )}
     </fieldset>
   );
-} // prettier-ignore
+}

@@ -30,7 +30,9 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
   const keep = (form: FormData) => {
     const said = ASSUMPTION_KEYS.flatMap((key): [AssumptionKey, number][] => {
       const text = String(form.get(key)).trim().replace(',', '.');
-      return text === '' || Number(text) === ASSUMPTION_TABLE[key].value ? [] : [[key, Number(text)]];
+      return text === '' || Number(text) === ASSUMPTION_TABLE[key].value
+        ? []
+        : [[key, Number(text)]];
     });
     const assumptions: Partial<Assumptions> = Object.fromEntries(said);
     const faults = faultsOf(settingsSchema.validate({ assumptions }, VALIDATION).error, LABELS);
@@ -41,7 +43,9 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
     <Panel id="assumptions" title="Assumptions" count={count}>
       <p className={styles['hint']}>
         Chert’s own figures ({PRICE_SOURCE}, {PRICES_AS_OF}); no study stands behind them.{' '}
-        {count === 0 ? 'All are in force as they are.' : `${count} of yours are in force for this job.`}
+        {count === 0
+          ? 'All are in force as they are.'
+          : `${count} of yours are in force for this job.`}
       </p>
       <details>
         <summary>See and change them</summary>
@@ -58,7 +62,13 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
             return (
               <label key={key}>
                 <span>{says}</span>
-                <input name={key} inputMode="decimal" defaultValue={differing[key] ?? ''} placeholder={String(value)} autoComplete="off" />
+                <input
+                  name={key}
+                  inputMode="decimal"
+                  defaultValue={differing[key] ?? ''}
+                  placeholder={String(value)}
+                  autoComplete="off"
+                />
                 <em>
                   Chert: {value} {unit === 'share' ? '(0 to 1)' : unit}; {low} to {high}
                 </em>
@@ -80,4 +90,4 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
       </details>
     </Panel>
   );
-} // prettier-ignore
+}

@@ -51,10 +51,13 @@ export function Controls(props: Props) {
       </label>
       <label>
         <span>Judged by</span>
-        <select value={judged} onChange={(event) => {
+        <select
+          value={judged}
+          onChange={(event) => {
             holdProfile(event.target.value as Profile);
             onProfile(event.target.value as Profile);
-          }}>
+          }}
+        >
           <option value="maintain-first">Maintain first</option>
           <option value="renew-first">Renew first</option>
         </select>
@@ -78,4 +81,4 @@ export function Controls(props: Props) {
       <a href={`/prices?job=${encodeURIComponent(jobId)}`}>Price books</a>
     </div>
   );
-} // prettier-ignore
+}

@@ -13,7 +13,14 @@ type Props = { readonly repair: Repair; readonly model: FuturesModel };
 
 /** What is to be expected, in closed form: drawn until the histories have been played. */
 const expectedOf = ({ expectations }: Repair): Played<PlanId>[] =>
-  [...expectations].map(([planId, { spent, backup }]) => ({ planId, low: spent, middle: spent, high: spent, mean: spent, backup })); // prettier-ignore
+  [...expectations].map(([planId, { spent, backup }]) => ({
+    planId,
+    low: spent,
+    middle: spent,
+    high: spent,
+    mean: spent,
+    backup,
+  }));
 
 /** How many assumptions are named as those that move the answer. */
 const NAMED = 6;
@@ -28,9 +35,12 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
     <Panel id="futures" title="Spent by each year">
       <div className={styles['playing']}>
         <p className={styles['hint']} role="status">
-          {playing.state === 'playing' && `Playing ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan: ${Math.round(playing.share * 100)}%`}
-          {playing.state === 'done' && `The middle and 8 in 10 of ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan, played in ${(playing.tookMs / 1000).toFixed(1)} s. Not discounted.`}
-          {playing.state === 'stopped' && 'Stopped before it was done: the lines are what is to be expected.'}
+          {playing.state === 'playing' &&
+            `Playing ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan: ${Math.round(playing.share * 100)}%`}
+          {playing.state === 'done' &&
+            `The middle and 8 in 10 of ${USUAL_HISTORIES.toLocaleString('en-US')} histories of each plan, played in ${(playing.tookMs / 1000).toFixed(1)} s. Not discounted.`}
+          {playing.state === 'stopped' &&
+            'Stopped before it was done: the lines are what is to be expected.'}
         </p>
         {playing.state === 'playing' ? (
           <>
@@ -48,13 +58,20 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
         )}
       </div>
       {/* Drawn in the browser alone: the chart styles itself in place, which a page from the server may not. */}
-      {ready ? <FuturesChart played={shown.length > 0 ? shown : expectedOf(repair)} horizonYears={horizonYears} /> : <div className={styles['no-chart']} />}
+      {ready ? (
+        <FuturesChart
+          played={shown.length > 0 ? shown : expectedOf(repair)}
+          horizonYears={horizonYears}
+        />
+      ) : (
+        <div className={styles['no-chart']} />
+      )}
       {sways !== null && sways.length > 0 && (
         <>
           <h3>What the answer hangs on</h3>
           <p className={styles['hint']}>
-            How far the pick’s lead over {sayYears(horizonYears)} moves when one assumption goes from its low to its high
-            value, all else as it is.
+            How far the pick’s lead over {sayYears(horizonYears)} moves when one assumption goes
+            from its low to its high value, all else as it is.
           </p>
           <ol className={styles['sways']}>
             {sways.slice(0, NAMED).map(({ key, says, low, high, moves, pickAtLow, pickAtHigh }) => (
@@ -67,7 +84,8 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
                   {pickAtLow !== pickAtHigh && (
                     <strong>
                       {' '}
-                      {PLAN_NAMES[pickAtLow]} at {low}, {PLAN_NAMES[pickAtHigh].toLowerCase()} at {high}
+                      {PLAN_NAMES[pickAtLow]} at {low}, {PLAN_NAMES[pickAtHigh].toLowerCase()} at{' '}
+                      {high}
                     </strong>
                   )}
                 </span>
@@ -82,4 +100,4 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
       )}
     </Panel>
   );
-} // prettier-ignore
+}

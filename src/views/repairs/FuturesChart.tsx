@@ -1,4 +1,12 @@
-import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'; // prettier-ignore
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { roundTo } from '#core/base/numbers';
 import type { Played } from '#core/repair/futures/play';
 import { sayMoney } from '#core/repair/money';
@@ -35,15 +43,40 @@ export function FuturesChart({ played, horizonYears }: Props) {
     <figure className={styles['chart']}>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={HEIGHT}>
-          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 40, bottom: 4, left: 0 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            data={rows}
+            margin={{ top: 8, right: 40, bottom: 4, left: 0 }}
+          >
             <CartesianGrid vertical={false} />
-            <XAxis dataKey="year" type="number" domain={[0, horizonYears]} ticks={yearTicks(horizonYears)} tickFormatter={(year: number) => (year === 0 ? 'now' : `year ${year}`)} />
+            <XAxis
+              dataKey="year"
+              type="number"
+              domain={[0, horizonYears]}
+              ticks={yearTicks(horizonYears)}
+              tickFormatter={(year: number) => (year === 0 ? 'now' : `year ${year}`)}
+            />
             <YAxis domain={[0, top]} ticks={ticks} width={64} tickFormatter={sayMoney} />
             {played.map(({ planId }) => (
-              <Area key={`${planId} band`} dataKey={`${planId} band`} type="linear" className={`${styles['band']} ${styles[planId]}`} isAnimationActive={false} activeDot={false} />
+              <Area
+                key={`${planId} band`}
+                dataKey={`${planId} band`}
+                type="linear"
+                className={`${styles['band']} ${styles[planId]}`}
+                isAnimationActive={false}
+                activeDot={false}
+              />
             ))}
             {played.map(({ planId }) => (
-              <Line key={planId} dataKey={planId} type="linear" className={`${styles['line']} ${styles[planId]}`} dot={false} activeDot={false} isAnimationActive={false} />
+              <Line
+                key={planId}
+                dataKey={planId}
+                type="linear"
+                className={`${styles['line']} ${styles[planId]}`}
+                dot={false}
+                activeDot={false}
+                isAnimationActive={false}
+              />
             ))}
           </ComposedChart>
         </ResponsiveContainer>
@@ -57,12 +90,16 @@ export function FuturesChart({ played, horizonYears }: Props) {
       </figcaption>
       <div className={styles['table']}>
         <table>
-          <caption className="hidden-visually">Money spent by the end of each year, eight histories in ten</caption>
+          <caption className="hidden-visually">
+            Money spent by the end of each year, eight histories in ten
+          </caption>
           <thead>
             <tr>
               <th scope="col">By the end of</th>
               {played.map(({ planId }) => (
-                <th key={planId} scope="col">{PLAN_NAMES[planId]}</th>
+                <th key={planId} scope="col">
+                  {PLAN_NAMES[planId]}
+                </th>
               ))}
             </tr>
           </thead>
@@ -72,7 +109,11 @@ export function FuturesChart({ played, horizonYears }: Props) {
                 <th scope="row">{year === 0 ? 'now' : `year ${year}`}</th>
                 {played.map(({ planId, low, middle, high, backup }) => (
                   <td key={planId}>
-                    {sayMoney(middle[year]!)} <em>({sayMoney(low[year]!)} to {sayMoney(high[year]!)}; backup {roundTo(backup[year]! * 100, 0)}%)</em>
+                    {sayMoney(middle[year]!)}{' '}
+                    <em>
+                      ({sayMoney(low[year]!)} to {sayMoney(high[year]!)}; backup{' '}
+                      {roundTo(backup[year]! * 100, 0)}%)
+                    </em>
                   </td>
                 ))}
               </tr>
@@ -82,7 +123,7 @@ export function FuturesChart({ played, horizonYears }: Props) {
       </div>
     </figure>
   );
-} // prettier-ignore
+}
 
 function yearTicks(horizon: number): number[] {
   const step = horizon <= 5 ? 1 : horizon <= 12 ? 2 : 5;

@@ -23,13 +23,14 @@ type Props = {
 
 /** The inspector's own plan: works added, stretched and taken out, with the rules that they break. */
 export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props) {
-  const needsFirst = planned?.broken.some(({ rule }) => rule === 'first' || rule === 'way-in') ?? false;
+  const needsFirst =
+    planned?.broken.some(({ rule }) => rule === 'first' || rule === 'way-in') ?? false;
   return (
     <Panel id="own" title="Your own plan">
       {works.length === 0 ? (
         <p className={styles['hint']}>
-          Add a work, or take one of Chert’s plans as your own and change it: its ends can then be pulled under the
-          drawing, or moved with the arrow keys.
+          Add a work, or take one of Chert’s plans as your own and change it: its ends can then be
+          pulled under the drawing, or moved with the arrow keys.
         </p>
       ) : (
         <ul className={styles['own-works']}>
@@ -65,7 +66,12 @@ export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props
           It breaks no rule.
         </p>
       )}
-      <AddWork key={finding?.id ?? ''} site={site} finding={finding} onAdd={(work) => onKeep([...works, work])} />
+      <AddWork
+        key={finding?.id ?? ''}
+        site={site}
+        finding={finding}
+        onAdd={(work) => onKeep([...works, work])}
+      />
       {works.length > 0 && (
         <div className={styles['buttons']}>
           <button type="button" onClick={onDrop}>
@@ -75,7 +81,7 @@ export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props
       )}
     </Panel>
   );
-} // prettier-ignore
+}
 
 type RowProps = {
   readonly work: OwnWork;
@@ -102,16 +108,20 @@ function OwnRow({ work, onKeep, onRemove }: RowProps) {
   return (
     <li>
       <span>{name}</span>
-      {end('from', work.fromFt, (fromFt) => onKeep({ ...work, fromFt, toFt: Math.max(fromFt, work.toFt) }))}
+      {end('from', work.fromFt, (fromFt) =>
+        onKeep({ ...work, fromFt, toFt: Math.max(fromFt, work.toFt) }),
+      )}
       <span>to</span>
-      {end('to', work.toFt, (toFt) => onKeep({ ...work, toFt, fromFt: Math.min(toFt, work.fromFt) }))}
+      {end('to', work.toFt, (toFt) =>
+        onKeep({ ...work, toFt, fromFt: Math.min(toFt, work.fromFt) }),
+      )}
       <span>ft</span>
       <button type="button" aria-label={`Take out ${where}`} onClick={onRemove}>
         <Trash2 size={18} aria-hidden="true" />
       </button>
     </li>
   );
-} // prettier-ignore
+}
 
 type AddProps = {
   readonly site: Site;
@@ -132,7 +142,8 @@ function AddWork({ site, finding, onAdd }: AddProps) {
   const add = (form: FormData) => {
     const fromFt = readFeet(String(form.get('fromFt')));
     const toFt = readFeet(String(form.get('toFt')));
-    if (fromFt === null || toFt === null) return setTrouble('Say where it begins and ends, in feet.');
+    if (fromFt === null || toFt === null)
+      return setTrouble('Say where it begins and ends, in feet.');
     setTrouble(null);
     const lineId = target?.lineId ?? String(form.get('line') ?? lines[0]);
     bedOf(site, lineId);
@@ -179,18 +190,32 @@ function AddWork({ site, finding, onAdd }: AddProps) {
       )}
       <label>
         from, ft
-        <input key={`from ${method} ${findingId}`} name="fromFt" inputMode="decimal" defaultValue={wanted ? roundTo(wanted.fromFt, 1) : ''} />
+        <input
+          key={`from ${method} ${findingId}`}
+          name="fromFt"
+          inputMode="decimal"
+          defaultValue={wanted ? roundTo(wanted.fromFt, 1) : ''}
+        />
       </label>
       <label>
         to, ft
-        <input key={`to ${method} ${findingId}`} name="toFt" inputMode="decimal" defaultValue={wanted ? roundTo(wanted.toFt, 1) : ''} />
+        <input
+          key={`to ${method} ${findingId}`}
+          name="toFt"
+          inputMode="decimal"
+          defaultValue={wanted ? roundTo(wanted.toFt, 1) : ''}
+        />
       </label>
       <button type="submit" data-act="true">
         Add it
       </button>
       {verdict && (
         <p className={styles['hint']}>
-          {verdict.does === 'cure' ? 'Ends it: ' : verdict.does === 'hold' ? 'Only holds it: ' : 'Does not end it: '}
+          {verdict.does === 'cure'
+            ? 'Ends it: '
+            : verdict.does === 'hold'
+              ? 'Only holds it: '
+              : 'Does not end it: '}
           {verdict.because}.
         </p>
       )}
@@ -198,4 +223,4 @@ function AddWork({ site, finding, onAdd }: AddProps) {
       {trouble && <p role="alert">{trouble}</p>}
     </form>
   );
-} // prettier-ignore
+}

@@ -40,8 +40,8 @@ export function PlanDetail(props: Props) {
       ))}
       {plan.works.length > 1 && (
         <p className={styles['hint']}>
-          All together {sayRange(plan.cost)}, likely {sayMoney(plan.cost.likely)}: the range of a sum is
-          narrower than the sum of the ranges, for not every price is high at once.
+          All together {sayRange(plan.cost)}, likely {sayMoney(plan.cost.likely)}: the range of a
+          sum is narrower than the sum of the ranges, for not every price is high at once.
         </p>
       )}
       {left.length > 0 && (
@@ -50,7 +50,8 @@ export function PlanDetail(props: Props) {
           <ul>
             {left.map(({ id, number, kind, severity, span, lineId }) => (
               <li key={id}>
-                {number}: {nameFinding(kind).toLowerCase()} at {sayStations(span)} ft{names.on(lineId)}, {severity}.
+                {number}: {nameFinding(kind).toLowerCase()} at {sayStations(span)} ft
+                {names.on(lineId)}, {severity}.
               </li>
             ))}
           </ul>
@@ -62,7 +63,8 @@ export function PlanDetail(props: Props) {
           <ul>
             {refusals.map(({ number, method, cost, because }) => (
               <li key={`${number} ${method}`}>
-                Finding {number}: {methodById(method).name.toLowerCase()}, {sayRange(cost)}. Refused: {because}.
+                Finding {number}: {methodById(method).name.toLowerCase()}, {sayRange(cost)}.
+                Refused: {because}.
               </li>
             ))}
           </ul>
@@ -85,22 +87,40 @@ export function PlanDetail(props: Props) {
         <p className={styles['hint']}>
           Your choice{chosen.reason && `: “${chosen.reason}”`}.
           {chosen.changed.length > 0 && (
-            <strong role="note"> It has changed since: {chosen.changed.join('; ')}. Choose it again or go back.</strong>
+            <strong role="note">
+              {' '}
+              It has changed since: {chosen.changed.join('; ')}. Choose it again or go back.
+            </strong>
           )}
         </p>
       ) : null}
-      {(!isChosen || chosen.changed.length > 0) && !isPick && <Choose key={plan.id} name={PLAN_NAMES[plan.id]} onChoose={props.onChoose} />}
-      {isPick && chosen && !isChosen && <p className={styles['hint']}>Chert’s pick. The report goes by your choice, {PLAN_NAMES[chosen.planId]}.</p>}
+      {(!isChosen || chosen.changed.length > 0) && !isPick && (
+        <Choose key={plan.id} name={PLAN_NAMES[plan.id]} onChoose={props.onChoose} />
+      )}
+      {isPick && chosen && !isChosen && (
+        <p className={styles['hint']}>
+          Chert’s pick. The report goes by your choice, {PLAN_NAMES[chosen.planId]}.
+        </p>
+      )}
     </Panel>
   );
-} // prettier-ignore
+}
 
-function WorkLines({ work, findings, names }: { readonly work: Work; readonly findings: readonly Finding[]; readonly names: LineNames }) {
+function WorkLines({
+  work,
+  findings,
+  names,
+}: {
+  readonly work: Work;
+  readonly findings: readonly Finding[];
+  readonly names: LineNames;
+}) {
   const method = methodById(work.method);
   const { depth, publicFt, zones, tees, cures, holds } = work;
   const facts = [
     zones.length > 0 && `under: ${sayList(zones.map((zone) => nameZone(zone).toLowerCase()))}`,
-    depth && `${sayFt(depth.leastFt)}${depth.mostFt - depth.leastFt >= 0.05 ? ` to ${sayFt(depth.mostFt)}` : ''} ft deep${depth.isLocated ? '' : ' (assumed: locate it)'}`,
+    depth &&
+      `${sayFt(depth.leastFt)}${depth.mostFt - depth.leastFt >= 0.05 ? ` to ${sayFt(depth.mostFt)}` : ''} ft deep${depth.isLocated ? '' : ' (assumed: locate it)'}`,
     publicFt > 0.05 && `${sayFt(publicFt)} ft on the public side`,
     tees.length > 0 && `${tees.length} tee${tees.length > 1 ? 's' : ''} to reopen`,
     cures.length > 0 && `ends ${sayFindings(numbersOf(findings, cures))}`,
@@ -139,9 +159,15 @@ function WorkLines({ work, findings, names }: { readonly work: Work; readonly fi
       )}
     </div>
   );
-} // prettier-ignore
+}
 
-function Choose({ name, onChoose }: { readonly name: string; readonly onChoose: (reason: string) => void }) {
+function Choose({
+  name,
+  onChoose,
+}: {
+  readonly name: string;
+  readonly onChoose: (reason: string) => void;
+}) {
   const id = useId();
   const [trouble, setTrouble] = useState<string | null>(null);
   return (
@@ -150,7 +176,8 @@ function Choose({ name, onChoose }: { readonly name: string; readonly onChoose: 
       onSubmit={(event) => {
         event.preventDefault();
         const reason = String(new FormData(event.currentTarget).get('reason')).trim();
-        if (reason === '') return setTrouble('Say why: the reason goes into the record with your choice.');
+        if (reason === '')
+          return setTrouble('Say why: the reason goes into the record with your choice.');
         setTrouble(null);
         onChoose(reason);
       }}
@@ -161,4 +188,4 @@ function Choose({ name, onChoose }: { readonly name: string; readonly onChoose: 
       {trouble && <p role="alert">{trouble}</p>}
     </form>
   );
-} // prettier-ignore
+}

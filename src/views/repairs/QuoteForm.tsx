@@ -50,9 +50,12 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
       from: '',
       total: '',
       includes: [],
-      lines: plan.works
-        .filter(isRepairWork)
-        .map(({ method, fromFt, toFt }) => ({ ...empty, method, from: String(roundTo(fromFt, 1)), to: String(roundTo(toFt, 1)) })),
+      lines: plan.works.filter(isRepairWork).map(({ method, fromFt, toFt }) => ({
+        ...empty,
+        method,
+        from: String(roundTo(fromFt, 1)),
+        to: String(roundTo(toFt, 1)),
+      })),
     },
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
@@ -75,7 +78,12 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
     const faults = [
       ...(quote.from === '' ? ['Say who quotes.'] : []),
       ...(lines.length === 0 && quote.total === null ? ['Enter a work or a total.'] : []),
-      ...faultsOf(quoteSchema.validate(whole, VALIDATION).error, {}).map((text) => text.replace(/^lines\[(\d+)\]\.(\w+)/, (_, at: string, field: string) => `Work ${Number(at) + 1}, ${field.replace('Ft', '')}`)),
+      ...faultsOf(quoteSchema.validate(whole, VALIDATION).error, {}).map((text) =>
+        text.replace(
+          /^lines\[(\d+)\]\.(\w+)/,
+          (_, at: string, field: string) => `Work ${Number(at) + 1}, ${field.replace('Ft', '')}`,
+        ),
+      ),
     ];
     setTrouble(faults);
     if (faults.length === 0) onKeep(quote as QuoteFields);
@@ -93,7 +101,12 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
         </label>
       </div>
       {fields.map((field, index) => (
-        <div key={field.id} className={styles['quote-line']} role="group" aria-label={`Work ${index + 1}`}>
+        <div
+          key={field.id}
+          className={styles['quote-line']}
+          role="group"
+          aria-label={`Work ${index + 1}`}
+        >
           <label>
             Work
             <select {...register(`lines.${index}.method`)}>
@@ -107,10 +120,18 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
           {(['from', 'to', 'length', 'price'] as const).map((name) => (
             <label key={name}>
               {name === 'price' ? 'price, $' : `${name}, ft`}
-              <input inputMode="decimal" {...register(`lines.${index}.${name}`)} autoComplete="off" />
+              <input
+                inputMode="decimal"
+                {...register(`lines.${index}.${name}`)}
+                autoComplete="off"
+              />
             </label>
           ))}
-          <button type="button" aria-label={`Take out work ${index + 1}`} onClick={() => remove(index)}>
+          <button
+            type="button"
+            aria-label={`Take out work ${index + 1}`}
+            onClick={() => remove(index)}
+          >
             <Trash2 size={18} aria-hidden="true" />
           </button>
         </div>
@@ -139,4 +160,4 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
       </div>
     </form>
   );
-} // prettier-ignore
+}

@@ -27,12 +27,18 @@ export function Quotes({ site, plan, decisions, onKeep, onDrop }: Props) {
     <Panel id="quotes" title="Quotes" count={quotes.length}>
       {quotes.length === 0 && !isAdding && (
         <p className={styles['hint']}>
-          Enter what a contractor quotes. Chert lays it beside the plan: lengths, what it would not cure, what it does not
-          say, and whether its price lies in the planning range.
+          Enter what a contractor quotes. Chert lays it beside the plan: lengths, what it would not
+          cure, what it does not say, and whether its price lies in the planning range.
         </p>
       )}
       {quotes.map((quote) => (
-        <Quote key={quote.id} site={site} plan={plan} quote={quote} onDrop={() => onDrop(quote.id)} />
+        <Quote
+          key={quote.id}
+          site={site}
+          plan={plan}
+          quote={quote}
+          onDrop={() => onDrop(quote.id)}
+        />
       ))}
       {isAdding ? (
         <QuoteForm
@@ -52,7 +58,7 @@ export function Quotes({ site, plan, decisions, onKeep, onDrop }: Props) {
       )}
     </Panel>
   );
-} // prettier-ignore
+}
 
 const LEVELS: Readonly<Record<QuoteRemark['level'], string>> = {
   wrong: 'Will not do',
@@ -74,20 +80,27 @@ function Quote({ site, plan, quote, onDrop }: QuoteProps) {
       <h3>{quote.from}</h3>
       <p>
         {asked === null ? 'No price yet' : <b>{sayMoney(asked)}</b>}
-        {reckoned && `, planning range for these works ${sayRange(reckoned)}`}. {PLAN_NAMES[plan.id]}: {sayRange(plan.cost)}.
+        {reckoned && `, planning range for these works ${sayRange(reckoned)}`}.{' '}
+        {PLAN_NAMES[plan.id]}: {sayRange(plan.cost)}.
       </p>
       <p className={styles['hint']}>
-        {quote.lines.map(({ method, fromFt, toFt, lengthFt, price }) =>
-          [
-            methodById(method).name,
-            fromFt !== null && toFt !== null ? `${fromFt} to ${toFt} ft` : null,
-            lengthFt !== null ? `${lengthFt} ft` : null,
-            price !== null ? sayMoney(price) : null,
-          ].filter(Boolean).join(', '),
-        ).join(' · ')}
+        {quote.lines
+          .map(({ method, fromFt, toFt, lengthFt, price }) =>
+            [
+              methodById(method).name,
+              fromFt !== null && toFt !== null ? `${fromFt} to ${toFt} ft` : null,
+              lengthFt !== null ? `${lengthFt} ft` : null,
+              price !== null ? sayMoney(price) : null,
+            ]
+              .filter(Boolean)
+              .join(', '),
+          )
+          .join(' · ')}
       </p>
       {remarks.length === 0 ? (
-        <p>It deals with what the plan does, says what it includes, and lies in the planning range.</p>
+        <p>
+          It deals with what the plan does, says what it includes, and lies in the planning range.
+        </p>
       ) : (
         <ul className={styles['remarks']}>
           {remarks.map(({ level, text }) => (
@@ -104,4 +117,4 @@ function Quote({ site, plan, quote, onDrop }: QuoteProps) {
       </div>
     </article>
   );
-} // prettier-ignore
+}

@@ -30,7 +30,12 @@ export function RepairsScreen({ stored, preferences, light: storedLight }: Props
   return (
     <div className={styles['screen']}>
       <JobBar job={job} stage="repairs" light={light} onLight={switchLight} waiting={waiting} />
-      <RepairsWork inspection={inspection} derived={derived} preferences={preferences} actions={actions} />
+      <RepairsWork
+        inspection={inspection}
+        derived={derived}
+        preferences={preferences}
+        actions={actions}
+      />
     </div>
   );
-} // prettier-ignore
+}

@@ -31,7 +31,12 @@ type Props = {
 };
 
 /** The works under the Section, the plans and all that speaks for or against them. */
-export const RepairsWork = memo(function RepairsWork({ inspection, derived, preferences, actions }: Props) {
+export const RepairsWork = memo(function RepairsWork({
+  inspection,
+  derived,
+  preferences,
+  actions,
+}: Props) {
   const model = useRepairs(inspection, derived);
   const { repair, shown, own, brackets, section } = model;
   const futures = useFutures(inspection, model.kept);
@@ -82,10 +87,19 @@ export const RepairsWork = memo(function RepairsWork({ inspection, derived, pref
           <WorkBrackets
             brackets={brackets}
             frame={section.frame}
-            stretches={new Map((shown.id === 'own' ? own : shown.works).map((work, index) => [String(index), work]))}
+            stretches={
+              new Map(
+                (shown.id === 'own' ? own : shown.works).map((work, index) => [
+                  String(index),
+                  work,
+                ]),
+              )
+            }
             isEditable={shown.id === 'own'}
             onStretch={(key, stretch, isDone) => {
-              const works = own.map((work, index) => (String(index) === key ? { ...work, ...stretch } : work));
+              const works = own.map((work, index) =>
+                String(index) === key ? { ...work, ...stretch } : work,
+              );
               if (isDone) keepOwn(works);
               else model.move(works);
             }}
@@ -160,4 +174,4 @@ export const RepairsWork = memo(function RepairsWork({ inspection, derived, pref
       </div>
     </main>
   );
-}); // prettier-ignore
+});

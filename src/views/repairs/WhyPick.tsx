@@ -5,7 +5,11 @@ import type { Repair } from '#core/repair/repair';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
 
-const dollars = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD', maximumFractionDigits: 0 }); // prettier-ignore
+const dollars = new Intl.NumberFormat('en-US', {
+  style: 'currency',
+  currency: 'USD',
+  maximumFractionDigits: 0,
+});
 
 /** Why the pick: the sum that is made least, plan by plan, and what it comes to in words. */
 export function WhyPick({ repair }: { readonly repair: Repair }) {
@@ -18,8 +22,8 @@ export function WhyPick({ repair }: { readonly repair: Repair }) {
       </p>
       <table className={styles['objective']}>
         <caption>
-          Expected cost over {sayYears(weighing.horizonYears)} + {dollars.format(weighing.weight)} × chance of a
-          backup. The least is picked; what is urgent is never put off.
+          Expected cost over {sayYears(weighing.horizonYears)} + {dollars.format(weighing.weight)} ×
+          chance of a backup. The least is picked; what is urgent is never put off.
         </caption>
         <thead>
           <tr>
@@ -35,7 +39,11 @@ export function WhyPick({ repair }: { readonly repair: Repair }) {
               <th scope="row">{PLAN_NAMES[planId]}</th>
               <td>{dollars.format(expected)}</td>
               <td>{sayPercent(backup)}</td>
-              <td>{ruledOut === null ? dollars.format(Math.round(expected) + Math.round(risk)) : 'out'}</td>
+              <td>
+                {ruledOut === null
+                  ? dollars.format(Math.round(expected) + Math.round(risk))
+                  : 'out'}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -46,9 +54,10 @@ export function WhyPick({ repair }: { readonly repair: Repair }) {
           : paysBackYear === 0
             ? 'Fixing what fails costs no more than keeping it running, from the first day.'
             : `Fixing what fails has paid for itself by the end of year ${paysBackYear}.`}{' '}
-        Planning figures in today’s money, discounted by {sayPercent(repair.site.assumptions.discountRate)} a year; one
-        backup is taken as {sayMoney(repair.site.assumptions.backupCost)}.
+        Planning figures in today’s money, discounted by{' '}
+        {sayPercent(repair.site.assumptions.discountRate)} a year; one backup is taken as{' '}
+        {sayMoney(repair.site.assumptions.backupCost)}.
       </p>
     </Panel>
   );
-} // prettier-ignore
+}

@@ -36,7 +36,9 @@ export function WorkBrackets({ brackets, frame, stretches, isEditable, onStretch
     const at = roundTo(toFt, 1);
     onStretch(
       key,
-      end === 'fromFt' ? { ...was, fromFt: Math.min(at, was.toFt) } : { ...was, toFt: Math.max(at, was.fromFt) }, // prettier-ignore
+      end === 'fromFt'
+        ? { ...was, fromFt: Math.min(at, was.toFt) }
+        : { ...was, toFt: Math.max(at, was.fromFt) },
       isDone,
     );
   };
@@ -83,13 +85,16 @@ function Shape({ bracket: { fromX, toX, y, label, labelX } }: { readonly bracket
   const base = y + 18;
   return (
     <>
-      <path className={styles['bracket']} d={`M${fromX} ${base - LEG}V${base}H${toX}V${base - LEG}`} />
+      <path
+        className={styles['bracket']}
+        d={`M${fromX} ${base - LEG}V${base}H${toX}V${base - LEG}`}
+      />
       <text className={styles['label']} x={labelX} y={base + 18} textAnchor="middle">
         {label}
       </text>
     </>
   );
-} // prettier-ignore
+}
 
 type HandleProps = {
   readonly bracket: Bracket;

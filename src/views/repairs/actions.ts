@@ -14,15 +14,19 @@ const OWN_PLAN = 'own-plan';
 export function repairActions(change: JobOnDevice['change'], inspection: Inspection) {
   const put = (decision: Decision) =>
     change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
-  const drop = (id: string) =>
-    change({ what: 'facts', facts: { decisions: { [id]: null } } });
+  const drop = (id: string) => change({ what: 'facts', facts: { decisions: { [id]: null } } });
   const ownId = inspection.decisions.findLast(({ kind }) => kind === 'own-plan')?.id ?? OWN_PLAN;
   return {
     drop,
     choosePlan: (plan: Plan, reason: string) =>
-      put({ id: ulid(), kind: 'choose-plan', reason, planId: plan.id, evidence: evidenceOfPlan(plan) }),
-    keepOwn: (works: readonly OwnWork[]) =>
-      put({ id: ownId, kind: 'own-plan', reason: '', works }),
+      put({
+        id: ulid(),
+        kind: 'choose-plan',
+        reason,
+        planId: plan.id,
+        evidence: evidenceOfPlan(plan),
+      }),
+    keepOwn: (works: readonly OwnWork[]) => put({ id: ownId, kind: 'own-plan', reason: '', works }),
     dropOwn: () => drop(ownId),
     keepQuote: (quote: Omit<QuoteDecision, 'id' | 'kind' | 'reason'>) =>
       put({ ...quote, id: ulid(), kind: 'contractor-quote', reason: '' }),
@@ -30,6 +34,6 @@ export function repairActions(change: JobOnDevice['change'], inspection: Inspect
       change({ what: 'facts', facts: { settings: { [key]: value } } }),
     setProfile: (profile: Profile) => change({ what: 'facts', facts: { job: { profile } } }),
   };
-} // prettier-ignore
+}
 
 export type RepairActions = ReturnType<typeof repairActions>;

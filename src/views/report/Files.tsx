@@ -12,7 +12,13 @@ export function Files({ jobId, runs }: Props) {
     [`${job}/files/observations.csv`, 'Observations (CSV)'],
     [`${job}/files/located.geojson`, 'Located points (GeoJSON)'],
     [`${job}/files/calendar.ics`, 'Next steps and upkeep (calendar)'],
-    ...runs.map(({ id }) => [`${job}/files/chapters.vtt?run=${encodeURIComponent(id)}`, `Chapters of run ${id} (WebVTT)`] as const), // prettier-ignore
+    ...runs.map(
+      ({ id }) =>
+        [
+          `${job}/files/chapters.vtt?run=${encodeURIComponent(id)}`,
+          `Chapters of run ${id} (WebVTT)`,
+        ] as const,
+    ),
     ['/prices', 'Price books (CSV, JSON)'],
   ];
   return (

@@ -22,14 +22,23 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
   const asksLimits = blockers.length > 0 && !isStated;
   const issue = async (form: FormData) => {
     const text = (name: string) => String(form.get(name) ?? '').trim();
-    if (latest && text('reason') === '') return setTrouble('Say why it is amended: the new version tells it.');
-    if (asksLimits && text('limits') === '') return setTrouble('Something is open: clear it, or say why the report goes out with it.');
+    if (latest && text('reason') === '')
+      return setTrouble('Say why it is amended: the new version tells it.');
+    if (asksLimits && text('limits') === '')
+      return setTrouble('Something is open: clear it, or say why the report goes out with it.');
     setTrouble(null);
     setBusy(true);
-    const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/issued`, { reason: text('reason'), limits: text('limits') });
+    const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/issued`, {
+      reason: text('reason'),
+      limits: text('limits'),
+    });
     if (sent.state === 'ok') return window.location.reload();
     setBusy(false);
-    setTrouble(sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing was issued; try again.');
+    setTrouble(
+      sent.state === 'refused'
+        ? sent.message
+        : 'Chert’s server does not answer. Nothing was issued; try again.',
+    );
   };
   return (
     <form
@@ -42,7 +51,11 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
       {blockers.length > 0 && (
         <div className={styles['open']}>
           <p>
-            <b>{blockers.length === 1 ? 'One thing holds it back' : `${blockers.length} things hold it back`}</b>
+            <b>
+              {blockers.length === 1
+                ? 'One thing holds it back'
+                : `${blockers.length} things hold it back`}
+            </b>
           </p>
           <ul>
             {blockers.map(({ code, message }) => (
@@ -66,16 +79,23 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
       )}
       <div className={styles['buttons']}>
         <button type="submit" data-act="true" disabled={busy || !isSaved}>
-          {busy ? 'Freezing and printing…' : latest ? `Issue version ${latest.number + 1}` : 'Issue to buyer'}
+          {busy
+            ? 'Freezing and printing…'
+            : latest
+              ? `Issue version ${latest.number + 1}`
+              : 'Issue to buyer'}
         </button>
       </div>
-      {!isSaved && <p className={styles['hint']}>It can be issued once everything is saved on the server.</p>}
+      {!isSaved && (
+        <p className={styles['hint']}>It can be issued once everything is saved on the server.</p>
+      )}
       {trouble && <p role="alert">{trouble}</p>}
       {versions.length > 0 && (
         <ul className={styles['versions']}>
           {versions.map(({ number, issuedAt, reason, seal }) => (
             <li key={number}>
-              <a href={`/jobs/${encodeURIComponent(jobId)}/issued/${number}`}>Version {number}</a>, {sayAt(issuedAt)}
+              <a href={`/jobs/${encodeURIComponent(jobId)}/issued/${number}`}>Version {number}</a>,{' '}
+              {sayAt(issuedAt)}
               {reason && `: ${reason}`} <code title={seal}>{seal.slice(0, 12)}</code>
             </li>
           ))}
@@ -83,4 +103,4 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
       )}
     </form>
   );
-} // prettier-ignore
+}

@@ -22,14 +22,28 @@ type Props = {
 
 /** A version of a report as it was issued. It needs no script. */
 export function IssuedPage(props: Props) {
-  const { frozen, version, versions, reader, readers = READERS, faults, pageUrl, fileUrl, stillUrl } = props;
+  const {
+    frozen,
+    version,
+    versions,
+    reader,
+    readers = READERS,
+    faults,
+    pageUrl,
+    fileUrl,
+    stillUrl,
+  } = props;
   const { number, seal } = version;
   const latest = versions[0]!.number;
   return (
     <div className={styles['issued']}>
       <nav className={styles['strip']} aria-label="This report">
         {readers.map((one) => (
-          <a key={one} href={pageUrl(number, one)} aria-current={one === reader ? 'page' : undefined}>
+          <a
+            key={one}
+            href={pageUrl(number, one)}
+            aria-current={one === reader ? 'page' : undefined}
+          >
             {READER_NAMES[one]}
           </a>
         ))}
@@ -38,7 +52,8 @@ export function IssuedPage(props: Props) {
       </nav>
       {number < latest && (
         <p className={styles['notice']} role="note">
-          This is version {number}. <a href={pageUrl(latest, reader)}>Version {latest}</a> has taken its place.
+          This is version {number}. <a href={pageUrl(latest, reader)}>Version {latest}</a> has taken
+          its place.
         </p>
       )}
       {faults.length > 0 && (
@@ -46,11 +61,16 @@ export function IssuedPage(props: Props) {
           This is not the report as it was issued: {faults.join('; ')}. Ask the inspector for it.
         </p>
       )}
-      <ReportPage blocks={frozen.documents[reader]} drawn={frozen.drawings} rows={frozen.rows} stillUrl={stillUrl} />
+      <ReportPage
+        blocks={frozen.documents[reader]}
+        drawn={frozen.drawings}
+        rows={frozen.rows}
+        stillUrl={stillUrl}
+      />
       <footer className={styles['foot']}>
         <p>
-          Version {number}, issued {sayAt(version.issuedAt)}. {faults.length === 0 ? 'Checked against its seal' : 'Its seal was'}{' '}
-          <code>{seal}</code>
+          Version {number}, issued {sayAt(version.issuedAt)}.{' '}
+          {faults.length === 0 ? 'Checked against its seal' : 'Its seal was'} <code>{seal}</code>
         </p>
         {versions.length > 1 && (
           <p>
@@ -65,4 +85,4 @@ export function IssuedPage(props: Props) {
       </footer>
     </div>
   );
-} // prettier-ignore
+}

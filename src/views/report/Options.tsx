@@ -15,7 +15,12 @@ type Props = {
 export function Options({ options, mayPass, earlier, set }: Props) {
   const tick = (key: 'prices' | 'nameProfile' | 'passLine', label: string, hint?: string) => (
     <label className={styles['tick']}>
-      <input type="checkbox" checked={options[key]} onChange={(event) => set(key, event.target.checked)} /> {label}
+      <input
+        type="checkbox"
+        checked={options[key]}
+        onChange={(event) => set(key, event.target.checked)}
+      />{' '}
+      {label}
       {hint && <em>{hint}</em>}
     </label>
   );
@@ -23,17 +28,28 @@ export function Options({ options, mayPass, earlier, set }: Props) {
     <div className={styles['options']}>
       {tick('prices', 'Planning prices')}
       {tick('nameProfile', 'Name the profile it was judged by')}
-      {tick('passLine', 'A line that the sewer passes', mayPass ? '' : 'Not printed: something is open, unseen or adverse.')}
+      {tick(
+        'passLine',
+        'A line that the sewer passes',
+        mayPass ? '' : 'Not printed: something is open, unseen or adverse.',
+      )}
       <label>
         Paper
-        <select value={options.paper} onChange={(event) => set('paper', event.target.value as ReportOptions['paper'])}>
+        <select
+          value={options.paper}
+          onChange={(event) => set('paper', event.target.value as ReportOptions['paper'])}
+        >
           <option value="letter">Letter</option>
           <option value="a4">A4</option>
         </select>
       </label>
       <label>
         Held against an earlier look
-        <select value={options.comparedWith ?? ''} onChange={(event) => set('comparedWith', event.target.value || null)} disabled={earlier.length === 0}>
+        <select
+          value={options.comparedWith ?? ''}
+          onChange={(event) => set('comparedWith', event.target.value || null)}
+          disabled={earlier.length === 0}
+        >
           <option value="">{earlier.length === 0 ? 'none on this property' : 'none'}</option>
           {earlier.map(({ id, title, when }) => (
             <option key={id} value={id}>
@@ -44,4 +60,4 @@ export function Options({ options, mayPass, earlier, set }: Props) {
       </label>
     </div>
   );
-} // prettier-ignore
+}

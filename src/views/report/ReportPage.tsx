@@ -52,7 +52,12 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
         <header className={styles['head']}>
           <p className={styles['verdict']}>{block.verdict}</p>
           <h1>{block.text}</h1>
-          {edit('lead', <p className={styles['lead']}><Marked text={block.lead} uses={uses} /></p>)}
+          {edit(
+            'lead',
+            <p className={styles['lead']}>
+              <Marked text={block.lead} uses={uses} />
+            </p>,
+          )}
           {block.pass && <p className={styles['pass']}>{block.pass}</p>}
         </header>
       );
@@ -60,12 +65,24 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
       return (
         <figure className={styles['section']}>
           <div className={styles['wide']}>
-            <SectionFigure section={drawn.wide} rows={rows} id="wide" label="The pipe from the side" />
+            <SectionFigure
+              section={drawn.wide}
+              rows={rows}
+              id="wide"
+              label="The pipe from the side"
+            />
           </div>
           <div className={styles['narrow']}>
-            <SectionFigure section={drawn.narrow} rows={rows} id="narrow" label="The pipe from the side" />
+            <SectionFigure
+              section={drawn.narrow}
+              rows={rows}
+              id="narrow"
+              label="The pipe from the side"
+            />
           </div>
-          <figcaption><Marked text={block.caption} uses={uses} /></figcaption>
+          <figcaption>
+            <Marked text={block.caption} uses={uses} />
+          </figcaption>
         </figure>
       );
     case 'steps':
@@ -89,13 +106,31 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
           <Flake severity={block.severity} number={block.number} />
           <div>
             <h2>{block.title}</h2>
-            {edit(`finding:${block.id}`, <p>{block.sentences.map((text, index) => (<Fragment key={index}>{index > 0 && ' '}<Marked text={text} uses={uses} /></Fragment>))}</p>)}
-            {block.remarks.length > 0 && <p className={styles['remark']}>{block.remarks.join(' ')}</p>}
+            {edit(
+              `finding:${block.id}`,
+              <p>
+                {block.sentences.map((text, index) => (
+                  <Fragment key={index}>
+                    {index > 0 && ' '}
+                    <Marked text={text} uses={uses} />
+                  </Fragment>
+                ))}
+              </p>,
+            )}
+            {block.remarks.length > 0 && (
+              <p className={styles['remark']}>{block.remarks.join(' ')}</p>
+            )}
           </div>
           <div className={styles['grade']}>
             <p>{block.verdict}</p>
             {block.price && <p className={styles['price']}>{block.price}</p>}
-            {block.photoId && stillUrl && <img src={stillUrl(block.photoId)} alt={`Still of finding ${block.number}`} loading="lazy" />}
+            {block.photoId && stillUrl && (
+              <img
+                src={stillUrl(block.photoId)}
+                alt={`Still of finding ${block.number}`}
+                loading="lazy"
+              />
+            )}
           </div>
         </section>
       );
@@ -148,7 +183,7 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
         </section>
       );
   }
-} // prettier-ignore
+}
 
 function Items({
   items,

@@ -67,7 +67,8 @@ export function ReportScreen(props: Props) {
   const actions = reportActions(job);
   const { id, title, inspector, scheduledFor, inspectionPeriodEndsOn } = inspection.job;
   const { decisions } = job.inspection;
-  const stillUrl = (photoId: string) => `/api/jobs/${encodeURIComponent(id)}/media/${encodeURIComponent(photoId)}`; // prettier-ignore
+  const stillUrl = (photoId: string) =>
+    `/api/jobs/${encodeURIComponent(id)}/media/${encodeURIComponent(photoId)}`;
   const textOf = (key: string) => report.texts.find((one) => one.key === key)!;
   const blocks = reader === 'buyer' ? [...documents.buyer, ...more] : documents[reader];
   const edit = (key: string, text: React.ReactNode) =>
@@ -86,18 +87,31 @@ export function ReportScreen(props: Props) {
 
   return (
     <div className={styles['screen']}>
-      <JobBar job={job} stage="report" light={light} onLight={switchLight} waiting={countWaiting(derived)} />
+      <JobBar
+        job={job}
+        stage="report"
+        light={light}
+        onLight={switchLight}
+        waiting={countWaiting(derived)}
+      />
       <main className={styles['sheets']}>
         <div className={styles['reading']}>
           <fieldset className={styles['readers']} disabled={!ready}>
             <legend className="hidden-visually">For whom</legend>
             {READERS.map((one) => (
-              <button key={one} type="button" aria-pressed={one === reader} onClick={() => setReader(one)}>
+              <button
+                key={one}
+                type="button"
+                aria-pressed={one === reader}
+                onClick={() => setReader(one)}
+              >
                 {READER_NAMES[one]}
               </button>
             ))}
             <span>Reads at grade {report.readsAtGrade}</span>
-            <a href={`/api/jobs/${encodeURIComponent(id)}/report.pdf?reader=${reader}`}>PDF, draft</a>
+            <a href={`/api/jobs/${encodeURIComponent(id)}/report.pdf?reader=${reader}`}>
+              PDF, draft
+            </a>
           </fieldset>
           <ReportPage blocks={blocks} drawn={drawn} rows={rows} stillUrl={stillUrl} edit={edit} />
         </div>
@@ -116,7 +130,11 @@ export function ReportScreen(props: Props) {
             <Options
               options={options}
               mayPass={mayPass(derived)}
-              earlier={earlier.map((one) => ({ id: one.job.id, title: one.job.title, when: sayLongDay(dayOf(one.job.scheduledFor)) }))}
+              earlier={earlier.map((one) => ({
+                id: one.job.id,
+                title: one.job.title,
+                when: sayLongDay(dayOf(one.job.scheduledFor)),
+              }))}
               set={actions.set}
             />
             <Wording
@@ -151,7 +169,12 @@ export function ReportScreen(props: Props) {
                 <Share jobId={id} links={links} now={now} />
               </Panel>
               <Panel id="send" title="Send">
-                <Send jobId={id} title={title} headline={versions[0]!.headline} inspector={inspector} />
+                <Send
+                  jobId={id}
+                  title={title}
+                  headline={versions[0]!.headline}
+                  inspector={inspector}
+                />
               </Panel>
             </>
           )}
@@ -162,4 +185,4 @@ export function ReportScreen(props: Props) {
       </main>
     </div>
   );
-} // prettier-ignore
+}

@@ -15,7 +15,12 @@ export function Send({ jobId, title, headline, inspector }: Props) {
   const [said, setSaid] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const send = async (form: FormData) => {
-    const wish = { to: String(form.get('to')).trim(), subject: String(form.get('subject')).trim(), text: String(form.get('text')), attach: form.getAll('attach') };
+    const wish = {
+      to: String(form.get('to')).trim(),
+      subject: String(form.get('subject')).trim(),
+      text: String(form.get('text')),
+      attach: form.getAll('attach'),
+    };
     const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/send`, wish);
     setSaid(null);
     if (sent.state === 'ok') {
@@ -24,7 +29,12 @@ export function Send({ jobId, title, headline, inspector }: Props) {
     }
     setTrouble(
       sent.state === 'refused'
-        ? sent.faults.length > 0 ? sent.faults.map(({ path, got }) => `${path === 'to' ? 'To: expected an address, such as name@place.example' : path}: got ${got === '""' ? 'nothing' : got}.`) : [sent.message]
+        ? sent.faults.length > 0
+          ? sent.faults.map(
+              ({ path, got }) =>
+                `${path === 'to' ? 'To: expected an address, such as name@place.example' : path}: got ${got === '""' ? 'nothing' : got}.`,
+            )
+          : [sent.message]
         : ['Chert’s server does not answer. Nothing was sent; try again.'],
     );
   };
@@ -47,15 +57,26 @@ export function Send({ jobId, title, headline, inspector }: Props) {
       </label>
       <label>
         Message
-        <textarea name="text" rows={5} defaultValue={`${headline}\n\nThe report is attached.\n\n${inspector}`} />
+        <textarea
+          name="text"
+          rows={5}
+          defaultValue={`${headline}\n\nThe report is attached.\n\n${inspector}`}
+        />
       </label>
       {READERS.map((reader) => (
         <label key={reader} className={styles['tick']}>
-          <input type="checkbox" name="attach" value={`${reader}.pdf`} defaultChecked={reader === 'buyer'} /> {READER_NAMES[reader]}, PDF
+          <input
+            type="checkbox"
+            name="attach"
+            value={`${reader}.pdf`}
+            defaultChecked={reader === 'buyer'}
+          />{' '}
+          {READER_NAMES[reader]}, PDF
         </label>
       ))}
       <label className={styles['tick']}>
-        <input type="checkbox" name="attach" value="calendar.ics" defaultChecked /> Calendar of the next steps
+        <input type="checkbox" name="attach" value="calendar.ics" defaultChecked /> Calendar of the
+        next steps
       </label>
       <div className={styles['buttons']}>
         <button type="submit" data-act="true">
@@ -65,8 +86,10 @@ export function Send({ jobId, title, headline, inspector }: Props) {
       </div>
       {said && <p role="status">{said}</p>}
       {trouble.map((text) => (
-        <p key={text} role="alert">{text}</p>
+        <p key={text} role="alert">
+          {text}
+        </p>
       ))}
     </form>
   );
-} // prettier-ignore
+}

@@ -14,7 +14,11 @@ type Props = {
 /** Which stills the report shows, and in which order. */
 export function StillsPanel({ all, chosen, isOwn, stillUrl, onChoose }: Props) {
   if (all.length === 0)
-    return <p className={styles['hint']}>Stills that are taken on Scope come here, with captions from the log.</p>;
+    return (
+      <p className={styles['hint']}>
+        Stills that are taken on Scope come here, with captions from the log.
+      </p>
+    );
   const ids = chosen.map(({ photoId }) => photoId);
   const rest = all.filter(({ photoId }) => !ids.includes(photoId));
   const swap = (at: number, by: number) => {
@@ -33,16 +37,28 @@ export function StillsPanel({ all, chosen, isOwn, stillUrl, onChoose }: Props) {
               <input
                 type="checkbox"
                 checked={isIn}
-                onChange={() => onChoose(isIn ? ids.filter((id) => id !== photoId) : [...ids, photoId])}
+                onChange={() =>
+                  onChoose(isIn ? ids.filter((id) => id !== photoId) : [...ids, photoId])
+                }
               />{' '}
               {caption}
             </label>
             {isIn && (
               <span className={styles['buttons']}>
-                <button type="button" aria-label={`Up: ${caption}`} disabled={index === 0} onClick={() => swap(index, -1)}>
+                <button
+                  type="button"
+                  aria-label={`Up: ${caption}`}
+                  disabled={index === 0}
+                  onClick={() => swap(index, -1)}
+                >
                   <ArrowUp size={16} aria-hidden="true" />
                 </button>
-                <button type="button" aria-label={`Down: ${caption}`} disabled={index === ids.length - 1} onClick={() => swap(index, 1)}>
+                <button
+                  type="button"
+                  aria-label={`Down: ${caption}`}
+                  disabled={index === ids.length - 1}
+                  onClick={() => swap(index, 1)}
+                >
                   <ArrowDown size={16} aria-hidden="true" />
                 </button>
               </span>
@@ -59,4 +75,4 @@ export function StillsPanel({ all, chosen, isOwn, stillUrl, onChoose }: Props) {
       )}
     </ul>
   );
-} // prettier-ignore
+}

@@ -50,12 +50,15 @@ export function Wording({ text, children, label, onWord, onDrop }: Props) {
       }}
     >
       <label htmlFor={`${id}-text`}>{label}</label>
-      {/* The text is what the press asked for. */}
-      {/* eslint-disable-next-line jsx-a11y/no-autofocus */}
-      <textarea id={`${id}-text`} name="text" rows={4} defaultValue={text.stale ?? text.text} autoFocus />
-      {text.computed !== '' && (
-        <p className={styles['hint']}>Chert’s words: {text.computed}</p>
-      )}
+      <textarea
+        id={`${id}-text`}
+        name="text"
+        rows={4}
+        defaultValue={text.stale ?? text.text}
+        // eslint-disable-next-line jsx-a11y/no-autofocus -- the text is what the press asked for
+        autoFocus
+      />
+      {text.computed !== '' && <p className={styles['hint']}>Chert’s words: {text.computed}</p>}
       <label htmlFor={`${id}-reason`}>Why, for the record</label>
       <input id={`${id}-reason`} name="reason" autoComplete="off" />
       <div className={styles['buttons']}>
@@ -79,4 +82,4 @@ export function Wording({ text, children, label, onWord, onDrop }: Props) {
       </div>
     </form>
   );
-} // prettier-ignore
+}

@@ -32,7 +32,12 @@ export function WorkingDays({ holidays, fromDay, toDay, onChange }: Props) {
             type="checkbox"
             checked={!removed.includes(day)}
             onChange={(event) =>
-              onChange({ added, removed: event.target.checked ? removed.filter((one) => one !== day) : [...removed, day] })
+              onChange({
+                added,
+                removed: event.target.checked
+                  ? removed.filter((one) => one !== day)
+                  : [...removed, day],
+              })
             }
           />{' '}
           {sayDay(day)}, federal
@@ -40,7 +45,11 @@ export function WorkingDays({ holidays, fromDay, toDay, onChange }: Props) {
       ))}
       {added.map((day) => (
         <label key={day} className={styles['tick']}>
-          <input type="checkbox" checked onChange={() => onChange({ added: added.filter((one) => one !== day), removed })} />{' '}
+          <input
+            type="checkbox"
+            checked
+            onChange={() => onChange({ added: added.filter((one) => one !== day), removed })}
+          />{' '}
           {sayDay(day)}, added
         </label>
       ))}
@@ -64,4 +73,4 @@ export function WorkingDays({ holidays, fromDay, toDay, onChange }: Props) {
       {trouble && <p role="alert">{trouble}</p>}
     </div>
   );
-} // prettier-ignore
+}

@@ -78,7 +78,10 @@ describe('what is done on Repairs', () => {
     const job = jobOf(demoInspection('alder-bend'));
     job.repair().set('horizonYears', 20);
     job.repair().setProfile('renew-first');
-    expect([job.now().settings, job.now().job.profile]).toEqual([{ horizonYears: 20 }, 'renew-first']); // prettier-ignore
+    expect([job.now().settings, job.now().job.profile]).toEqual([
+      { horizonYears: 20 },
+      'renew-first',
+    ]);
     job.repair().set('horizonYears', null);
     expect(job.now().settings).toEqual({});
   });

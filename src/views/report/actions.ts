@@ -17,14 +17,24 @@ export function reportActions(job: JobOnDevice) {
     word: ({ key, computed, decisionId }: EditableText, text: string, reason: string) => {
       const said = text.trim();
       if (said !== computed && !(said === '' && key !== 'remark'))
-        put({ id: decisionId ?? ulid(), kind: 'report-wording', reason, key, text: said, over: computed } as Decision); // prettier-ignore
+        put({
+          id: decisionId ?? ulid(),
+          kind: 'report-wording',
+          reason,
+          key,
+          text: said,
+          over: computed,
+        } as Decision);
       else if (decisionId) drop(decisionId);
     },
     unword: drop,
     set: <K extends keyof ReportOptions>(key: K, value: ReportOptions[K]) => {
       const { [key]: _was, ...others } = report;
       const laid = value === DEFAULT_REPORT_OPTIONS[key] ? others : { ...others, [key]: value };
-      change({ what: 'facts', facts: { settings: { report: Object.keys(laid).length === 0 ? null : laid } } }); // prettier-ignore
+      change({
+        what: 'facts',
+        facts: { settings: { report: Object.keys(laid).length === 0 ? null : laid } },
+      });
     },
     setHolidays: (next: Holidays) => {
       const isNone = next.added.length + next.removed.length === 0;

@@ -28,14 +28,17 @@ export function RigOpener({ inspection, run, counterFt, pass, onOpen, onCancel }
     const ways = lateral.accesses.filter((access) => access.ways.includes(run.facing));
     const access = ways.find(({ id }) => id === run.accessPointId) ?? ways[0];
     if (!access) {
-      setTrouble(`No way into ${lateral.title} lets a camera face ${run.facing}. Start a run the other way.`); // prettier-ignore
+      setTrouble(
+        `No way into ${lateral.title} lets a camera face ${run.facing}. Start a run the other way.`,
+      );
       return;
     }
     const place = placeFromLog(run, counterFt, pass, access.dropFt);
     onOpen({ lateralId: lateral.id, seed: slipSeed, accessId: access.id, place, laterMs: 0 });
   };
   useEffect(() => {
-    const fail = (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error)); // prettier-ignore
+    const fail = (error: unknown) =>
+      setTrouble(error instanceof Error ? error.message : String(error));
     if (own) {
       loadLateral(own.lateralId).then((lateral) => open(lateral, own.seed), fail);
       return;

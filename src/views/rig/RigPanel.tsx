@@ -95,7 +95,9 @@ export function RigPanel(props: RigPanelProps) {
       const found = gear.locator!.locate();
       const isBlocked = found.blockedBy !== undefined;
       setNotice(isBlocked ? `Not found from above: ${found.blockedBy}.` : null);
-      onAppend([{ kind: 'locate', ...here(gear), ...(isBlocked ? {} : { mark: 'white paint' }), ...found }]); // prettier-ignore
+      onAppend([
+        { kind: 'locate', ...here(gear), ...(isBlocked ? {} : { mark: 'white paint' }), ...found },
+      ]);
     },
     still: () => {
       const taking = gear?.picture?.still() ?? Promise.resolve(null);

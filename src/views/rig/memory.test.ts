@@ -52,6 +52,9 @@ describe('where a camera stands that was never in the rig', () => {
       20,
     ],
   ])('%s', (_where, zero, counterFt, headFt) => {
-    expect(placeFromLog(runOf([], { zero }), counterFt, 'out', 2)).toMatchObject({ headFt, readingFt: counterFt }); // prettier-ignore
+    expect(placeFromLog(runOf([], { zero }), counterFt, 'out', 2)).toMatchObject({
+      headFt,
+      readingFt: counterFt,
+    });
   });
 });

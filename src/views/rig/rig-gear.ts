@@ -63,7 +63,10 @@ export function startRig(
   let drawn: RigState | null = null;
   let isSized = false;
 
-  const read = (): CounterReading => ({ readingFt: Math.max(0, rig.state().readingFt), pass: pass.pass }); // prettier-ignore
+  const read = (): CounterReading => ({
+    readingFt: Math.max(0, rig.state().readingFt),
+    pass: pass.pass,
+  });
   const tell = () => hearers.forEach((hear) => hear(read()));
   const view = (): PictureView => viewOf(rig);
 
@@ -83,7 +86,10 @@ export function startRig(
     }
     const now = rig.state();
     pass = followPass(pass, now.headFt);
-    const hasChanged = now.readingFt !== before.readingFt || now.warning !== before.warning || now.depthIn !== before.depthIn; // prettier-ignore
+    const hasChanged =
+      now.readingFt !== before.readingFt ||
+      now.warning !== before.warning ||
+      now.depthIn !== before.depthIn;
     isUntold ||= hasChanged;
     if (isUntold && nowMs - toldMs > TELL_MS) {
       toldMs = nowMs;
@@ -99,7 +105,6 @@ export function startRig(
         !rig.water.isStill() ||
         now.lens.dropsRatio > 0.03)
     ) {
-      // prettier-ignore
       drawn = now;
       picture.drawer.draw(view());
     }

@@ -97,7 +97,7 @@ export function CalloutLine(props: Props) {
     else if (FLAG_KEYS.includes(event.key)) flag();
     else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) flag();
     else if (event.altKey && event.key === 'p')
-      onPlace({ pass: place.pass === 'out' ? 'back' : 'out' }); // prettier-ignore
+      onPlace({ pass: place.pass === 'out' ? 'back' : 'out' });
     else if (event.altKey && event.key === 'v') onView();
     else if (event.key === '?' && isEmpty) setHelp((now) => !now);
     else return;

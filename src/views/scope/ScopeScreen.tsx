@@ -67,7 +67,14 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
   };
   const [selected, setSelected] = useState<number | null>(null);
   const [line, setLine] = useState('');
-  const scope = useScope(inspection, run, place.counterFt, place.pass, preferences.ownWords, rig.memory !== null); // prettier-ignore
+  const scope = useScope(
+    inspection,
+    run,
+    place.counterFt,
+    place.pass,
+    preferences.ownWords,
+    rig.memory !== null,
+  );
   // The drawing may follow a frame later: what was logged stands on the tape at once.
   const drawn = useDeferredValue(scope);
   const select = useCallback(
@@ -112,13 +119,23 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
   const addStill = async (still: Blob, entry: Entry | null, readingFt: number) => {
     const id = await job.addMedia(still);
     if (id === null || !run) return;
-    if (entry) job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
-    else job.append(run.id, [{ kind: 'photo', pass: place.pass, readingFt, photoIds: [id] }], rig.laterMs); // prettier-ignore
+    if (entry)
+      job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
+    else
+      job.append(
+        run.id,
+        [{ kind: 'photo', pass: place.pass, readingFt, photoIds: [id] }],
+        rig.laterMs,
+      );
   };
   const acts = {
     choose: (entry: Entry | null) => {
       setChosenId(entry?.id ?? null);
-      const finding = entry && scope.derived.findings.find(({ entryIds, runIds }) => entryIds.includes(entry.id) && runIds.includes(run?.id ?? '')); // prettier-ignore
+      const finding =
+        entry &&
+        scope.derived.findings.find(
+          ({ entryIds, runIds }) => entryIds.includes(entry.id) && runIds.includes(run?.id ?? ''),
+        );
       setSelected(finding?.number ?? null);
     },
     correct: (entry: Entry) => setLine(`correct #${entry.id} `),

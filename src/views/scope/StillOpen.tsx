@@ -22,7 +22,9 @@ export function StillOpen({
       .flatMap(({ entryIds }) => entryIds),
   );
   const open = scope.open.filter(({ id }) => unended.has(id));
-  const blockers = derived.checks.filter(({ level, code }) => level === 'blocker' && !SAID_BY_STRETCH.includes(code)); // prettier-ignore
+  const blockers = derived.checks.filter(
+    ({ level, code }) => level === 'blocker' && !SAID_BY_STRETCH.includes(code),
+  );
   const left = listToClear(derived).length;
   return (
     <div className={styles['part']}>

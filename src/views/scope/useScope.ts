@@ -76,7 +76,10 @@ export function useScope(
     const headFt = axis?.placed
       ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
       : null;
-    const lateral = [derived.lateral, ...derived.branches].find((one) => axis !== null && one.axes.includes(axis)) ?? null; // prettier-ignore
+    const lateral =
+      [derived.lateral, ...derived.branches].find(
+        (one) => axis !== null && one.axes.includes(axis),
+      ) ?? null;
     const here = headFt === null || !lateral ? null : segmentAt(lateral.segments, headFt);
     return {
       derived,

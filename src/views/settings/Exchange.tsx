@@ -20,21 +20,29 @@ export function Exchange({ kept, onRead, onTrouble }: Props) {
     if (!file) return;
     const outcome = readSettingsFile(await file.text());
     if (outcome.ok) onRead(outcome.value);
-    else onTrouble(outcome.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')));
+    else
+      onTrouble(outcome.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')));
   };
   return (
     <section className={styles['part']} aria-labelledby="exchange-title">
       <h2 id="exchange-title">Take them with you</h2>
-      <p>The rig, your words and how you judge, as one file. What you bring in is kept once you say so.</p>
+      <p>
+        The rig, your words and how you judge, as one file. What you bring in is kept once you say
+        so.
+      </p>
       <div className={styles['row']}>
         <button type="button" className={form['plain']} onClick={write}>
           Export what is kept
         </button>
         <label className={styles['labelled']}>
           <span>Bring in a file</span>
-          <input type="file" accept=".json,application/json" onChange={(event) => void read(event.target.files?.[0])} />
+          <input
+            type="file"
+            accept=".json,application/json"
+            onChange={(event) => void read(event.target.files?.[0])}
+          />
         </label>
       </div>
     </section>
   );
-} // prettier-ignore
+}

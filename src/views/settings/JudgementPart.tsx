@@ -30,13 +30,17 @@ const UNITS: Readonly<Record<ThresholdUnit, string>> = {
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** How new jobs are judged: profile, responsibility, thresholds and usual lives, Chert’s own beside each. */
-export function JudgementPart({ register }: { readonly register: UseFormRegister<SettingsFields> }) {
+export function JudgementPart({
+  register,
+}: {
+  readonly register: UseFormRegister<SettingsFields>;
+}) {
   return (
     <section className={styles['part']} aria-labelledby="judge-title">
       <h2 id="judge-title">How you judge</h2>
       <p>
-        What a new job begins with. A job keeps what it began with; on its Findings you can take over
-        the settings of today. A field left empty goes by Chert’s own number.
+        What a new job begins with. A job keeps what it began with; on its Findings you can take
+        over the settings of today. A field left empty goes by Chert’s own number.
       </p>
       <div className={styles['grid']}>
         <Labelled label="Profile">
@@ -98,9 +102,17 @@ export function JudgementPart({ register }: { readonly register: UseFormRegister
             return [
               <div key={material} role="group" aria-label={name}>
                 <span>{name}</span>
-                <input aria-label={`${name}, from`} inputMode="numeric" {...register(`judgement.lives.${material}.from`)} />
+                <input
+                  aria-label={`${name}, from`}
+                  inputMode="numeric"
+                  {...register(`judgement.lives.${material}.from`)}
+                />
                 <span>to</span>
-                <input aria-label={`${name}, to`} inputMode="numeric" {...register(`judgement.lives.${material}.to`)} />
+                <input
+                  aria-label={`${name}, to`}
+                  inputMode="numeric"
+                  {...register(`judgement.lives.${material}.to`)}
+                />
                 <em>
                   Chert: {usual.life.from} to {usual.life.to}
                 </em>
@@ -111,4 +123,4 @@ export function JudgementPart({ register }: { readonly register: UseFormRegister
       </details>
     </section>
   );
-} // prettier-ignore
+}

@@ -37,7 +37,13 @@ const LABELS = {
 
 /** How Chert reads one of the inspector's words, as a check beside it. */
 function sayReading(means: string): string {
-  const read = parseCallout(means, { counterFt: 0, pass: 'out', boreHereIn: 4, standing: [], openIds: new Set() }); // prettier-ignore
+  const read = parseCallout(means, {
+    counterFt: 0,
+    pass: 'out',
+    boreHereIn: 4,
+    standing: [],
+    openIds: new Set(),
+  });
   if (!read) return '';
   return read.understood
     ? `read as: ${sayEntry(read.drafts[0]!).title}`
@@ -86,7 +92,10 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
       setOnServer({ ...onServer, ...wanted });
       setStored({ ...stored, ...wanted });
     } else {
-      const message = sent.state === 'refused' ? sent.message : 'Chert’s server does not answer. Nothing you typed is lost; try again.'; // prettier-ignore
+      const message =
+        sent.state === 'refused'
+          ? sent.message
+          : 'Chert’s server does not answer. Nothing you typed is lost; try again.';
       setTrouble([message]);
     }
   });

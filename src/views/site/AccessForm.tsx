@@ -44,7 +44,10 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
   const save = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const { text, number } = readForm(event.currentTarget);
-    const bends = text(at('bends')).split(/[\s,;°]+/).filter((angle) => angle !== '').map(Number); // prettier-ignore
+    const bends = text(at('bends'))
+      .split(/[\s,;°]+/)
+      .filter((angle) => angle !== '')
+      .map(Number);
     const {
       bendsDeg: _bends,
       dropFt: _drop,

@@ -28,7 +28,9 @@ export function History({ inspection }: { readonly inspection: Inspection }) {
   };
   const devices = [...new Set((edits ?? []).map(({ device }) => device))].reverse();
   const nameOf = (device: string) =>
-    device === 'server' ? 'Chert' : `device ${devices.filter((one) => one !== 'server').indexOf(device) + 1}`; // prettier-ignore
+    device === 'server'
+      ? 'Chert'
+      : `device ${devices.filter((one) => one !== 'server').indexOf(device) + 1}`;
   return (
     <>
       <button className={form['plain']} type="button" onClick={() => void read()}>

@@ -18,7 +18,9 @@ type Props = {
 };
 
 const KINDS = HISTORY_KINDS.map((kind) => [kind, sayCode(kind)] as const);
-const OF_PIPE = MATERIALS.filter((one) => one !== 'unknown').map((one) => [one, nameMaterial(one)] as const); // prettier-ignore
+const OF_PIPE = MATERIALS.filter((one) => one !== 'unknown').map(
+  (one) => [one, nameMaterial(one)] as const,
+);
 
 /** What the seller, the agent or the authority said of the line: told in the report as told, not as seen. */
 export function Told({ inspection, onFacts }: Props) {
@@ -42,7 +44,10 @@ export function Told({ inspection, onFacts }: Props) {
       <h2 id="told-title">What was told of the line</h2>
       <Troubles list={trouble} />
       <Rows
-        items={history.map(({ what, on, note }) => ({ title: sayCode(what), text: [on, note].filter(Boolean).join(', ') }))} // prettier-ignore
+        items={history.map(({ what, on, note }) => ({
+          title: sayCode(what),
+          text: [on, note].filter(Boolean).join(', '),
+        }))}
         empty="Cleanings, repairs, permits and backups that somebody told of. A line cut last month shows little of what grows in it."
         onTakeOut={(at) => keepHistory(history.filter((_, index) => index !== at))}
       />

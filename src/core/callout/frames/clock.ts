@@ -35,10 +35,16 @@ const isNear = (context: CalloutContext, amount: Amount) =>
   context.counterFt <= Math.max(amount.value, amount.to ?? amount.value) + NEAR_COUNTER_FT;
 
 function takeBareArc(sheet: Sheet, context: CalloutContext): Clock | null {
-  const arc = sheet.amounts().find(
-    ({ amount }) => amount.unit === null && amount.to !== null && amount.link !== 'from' &&
-      isHour(amount.value) && isHour(amount.to),
-  ); // prettier-ignore
+  const arc = sheet
+    .amounts()
+    .find(
+      ({ amount }) =>
+        amount.unit === null &&
+        amount.to !== null &&
+        amount.link !== 'from' &&
+        isHour(amount.value) &&
+        isHour(amount.to),
+    );
   if (!arc || sheet.settled(arc.index) === 'ft') return null;
   const isFootage = isNear(context, arc.amount) && sheet.amounts().length === 1;
   if (isFootage) sheet.doubt(arc.index, ['hour', 'ft']);
@@ -49,7 +55,13 @@ function takeBareArc(sheet: Sheet, context: CalloutContext): Clock | null {
 /** "at 3" next to another number is an hour; alone and far from the counter it is asked about. */
 function takeBareHour(sheet: Sheet, context: CalloutContext): Clock | null {
   const bare = sheet.amounts().filter(({ amount }) => amount.unit === null && amount.to === null);
-  const hours = bare.filter(({ amount }) => isHour(amount.value) && amount.link !== 'from' && amount.link !== 'to' && amount.link !== 'for'); // prettier-ignore
+  const hours = bare.filter(
+    ({ amount }) =>
+      isHour(amount.value) &&
+      amount.link !== 'from' &&
+      amount.link !== 'to' &&
+      amount.link !== 'for',
+  );
   const others = sheet
     .amounts()
     .filter(({ amount }) => amount.unit === 'ft' || amount.unit === null);

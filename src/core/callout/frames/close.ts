@@ -48,7 +48,9 @@ const nameOpened = (entry: Opened): string => {
 /** "ends here", "to 52", `close #id`: the end of what is open, whatever it is. */
 export const readClose: Frame = (sheet, context) => {
   const [named] = takeHandlesAfter(sheet, 'close');
-  const open = context.standing.filter((entry): entry is Opened => isOpened(entry, context)).reverse(); // prettier-ignore
+  const open = context.standing
+    .filter((entry): entry is Opened => isOpened(entry, context))
+    .reverse();
   if (named === undefined) {
     if (open.length === 0 || !isBareEnd(sheet)) return null;
   }

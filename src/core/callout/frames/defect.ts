@@ -14,9 +14,20 @@ type Said = Partial<EntryOf<'defect'>>;
 
 /** Kinds that sit at one place of the bore: "2 to 11" after them is an arc, not a stretch. */
 const SAID_BY_CLOCK: readonly DefectKind[] = [
-  'roots', 'crack', 'break', 'hole', 'offset', 'gap', 'infiltration', 'intruding-tap', 'coupling-failed',
-  'deformation', 'foreign-object', 'unidentified', 'utility-crossing',
-]; // prettier-ignore
+  'roots',
+  'crack',
+  'break',
+  'hole',
+  'offset',
+  'gap',
+  'infiltration',
+  'intruding-tap',
+  'coupling-failed',
+  'deformation',
+  'foreign-object',
+  'unidentified',
+  'utility-crossing',
+];
 /** Kinds that are stretches by nature: one end alone opens them. */
 const STRETCHES: readonly DefectKind[] = ['standing-water'];
 /** Said beside another thing, these only say more about it. */

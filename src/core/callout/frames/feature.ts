@@ -38,9 +38,10 @@ function takeAngle(sheet: Sheet, context: CalloutContext): Said {
 function takeServes(sheet: Sheet, feature: FeatureKind): Said {
   const named = sheet.terms.findIndex(
     ({ senses, text }, at) =>
-      sheet.free(at) && senses['serves'] !== undefined &&
+      sheet.free(at) &&
+      senses['serves'] !== undefined &&
       (!['from', 'to', 'for'].includes(text) || sheet.terms[at + 1]?.kind !== 'amount'),
-  ); // prettier-ignore
+  );
   if (named >= 0 && named < sheet.terms.length - 1) {
     const words = sheet.takeWordsAfter(named);
     if (words !== null) {
@@ -103,7 +104,10 @@ function takeOpeningSide(sheet: Sheet, feature: FeatureKind): { from: number } |
 
 /** A drop is said with its unit ("drop 2 ft"): a bare number is where it is. */
 function takeDrop(sheet: Sheet): Said {
-  const drop = sheet.takeAmount(({ unit, link, to }) => to === null && (unit === 'in' || (unit === 'ft' && link !== 'at')), ['depth', 'height', 'long']); // prettier-ignore
+  const drop = sheet.takeAmount(
+    ({ unit, link, to }) => to === null && (unit === 'in' || (unit === 'ft' && link !== 'at')),
+    ['depth', 'height', 'long'],
+  );
   if (!drop) return {};
   return { dropFt: roundTo(drop.unit === 'in' ? drop.value / 12 : drop.value, 3) };
 }

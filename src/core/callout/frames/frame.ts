@@ -113,7 +113,13 @@ export function takeFootage(sheet: Sheet, context: CalloutContext, pairs = false
   const missing = counterFt === null && !isNone ? ['the footage'] : none;
   if (to && (from || saysOpen)) {
     const readingFt = from ? asFeet(from) : counterFt;
-    return { readingFt, toFt: asFeet(to), opens: false, closes: false, missing: from ? none : missing }; // prettier-ignore
+    return {
+      readingFt,
+      toFt: asFeet(to),
+      opens: false,
+      closes: false,
+      missing: from ? none : missing,
+    };
   }
   if (to) return { readingFt: asFeet(to), toFt: null, opens: false, closes: true, missing: none };
   if (from)

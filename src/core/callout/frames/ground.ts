@@ -37,7 +37,23 @@ export const readSurface: Frame = (sheet, context) => {
 };
 
 const COLOURS = ['white', 'red', 'green', 'blue', 'orange', 'pink', 'yellow', 'black', 'purple'];
-const MARKS = ['x', 'cross', 'dot', 'flag', 'stake', 'paint', 'mark', 'line', 'whiskers', 'whisker', 'arrow', 'nail', 'chalk', 'circle', 'painted']; // prettier-ignore
+const MARKS = [
+  'x',
+  'cross',
+  'dot',
+  'flag',
+  'stake',
+  'paint',
+  'mark',
+  'line',
+  'whiskers',
+  'whisker',
+  'arrow',
+  'nail',
+  'chalk',
+  'circle',
+  'painted',
+];
 
 /** Claims the mark left on the ground: "white x", "pink paint", `mark "blue dot"`. */
 function takeMark(sheet: Sheet): { mark?: string } {
@@ -52,7 +68,9 @@ function takeMark(sheet: Sheet): { mark?: string } {
   }
   const at = terms.findIndex(
     ({ text }, index) =>
-      sheet.free(index) && (MARKS.includes(text) || (COLOURS.includes(text) && MARKS.includes(terms[index + 1]?.text ?? ''))), // prettier-ignore
+      sheet.free(index) &&
+      (MARKS.includes(text) ||
+        (COLOURS.includes(text) && MARKS.includes(terms[index + 1]?.text ?? ''))),
   );
   if (at < 0) return {};
   const isColour = COLOURS.includes(terms[at]!.text);
@@ -134,7 +152,10 @@ export const readLocate: Frame = (sheet, context) => {
   if (refAt >= 0) sheet.claim(refAt);
   const ground = takeGround(sheet);
   const swings = takeSwings(sheet);
-  const said = sheet.takeAmount(({ unit, link, to }, at) => link === 'at' && to === null && !isDeep(sheet, at) && (unit === null || unit === 'ft')); // prettier-ignore
+  const said = sheet.takeAmount(
+    ({ unit, link, to }, at) =>
+      link === 'at' && to === null && !isDeep(sheet, at) && (unit === null || unit === 'ft'),
+  );
   const mark = takeMark(sheet);
   const depth = blockedBy === null ? takeDepth(sheet) : {};
   const [one] = swings;

@@ -12,7 +12,10 @@ export const readNote: Frame = (sheet, context) => {
   if (!head) return null;
   if (base.note !== undefined) {
     const { readingFt, missing } = takeFootage(sheet, context);
-    return { drafts: [{ kind: 'note', ...withRest(sheet, base), note: base.note, readingFt }], missing }; // prettier-ignore
+    return {
+      drafts: [{ kind: 'note', ...withRest(sheet, base), note: base.note, readingFt }],
+      missing,
+    };
   }
   const note = sheet.text.slice(head[0].length).trim();
   const readingFt = head[1] === undefined ? context.counterFt : Number(head[1]);
@@ -49,7 +52,9 @@ const TARGET_WITHIN_FT = 0.55;
 /** Standing entries at a footage, nearest first. */
 export function entriesAt(standing: readonly Entry[], targetFt: number): Entry[] {
   const away = ({ readingFt }: Entry) => Math.abs((readingFt ?? Infinity) - targetFt);
-  return standing.filter((entry) => away(entry) <= TARGET_WITHIN_FT).sort((a, b) => away(a) - away(b)); // prettier-ignore
+  return standing
+    .filter((entry) => away(entry) <= TARGET_WITHIN_FT)
+    .sort((a, b) => away(a) - away(b));
 }
 
 /** "retract 31", "undo", "scrap that", `retract #id`: takes back that entry, or the last one. */
@@ -65,7 +70,9 @@ export const readRetract: Frame = (sheet, context) => {
     const draft = { kind: 'retract', ...withRest(sheet, base), retracts: named } as const;
     return { drafts: [{ ...draft, readingFt: said ? readingFt : at }], missing: [] };
   }
-  const target = said ? entriesAt([...context.standing].reverse(), readingFt!)[0] : context.standing.at(-1); // prettier-ignore
+  const target = said
+    ? entriesAt([...context.standing].reverse(), readingFt!)[0]
+    : context.standing.at(-1);
   if (!target) return { drafts: [], missing: ['a footage at which something is logged'] };
   const draft = { kind: 'retract', ...withRest(sheet, base), retracts: target.id } as const;
   return { drafts: [{ ...draft, readingFt: target.readingFt }], missing: [] };

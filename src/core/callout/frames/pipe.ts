@@ -55,7 +55,9 @@ function takeJoint(sheet: Sheet): Partial<Pick<EntryOf<'material'>, 'joint' | 'l
 function takeBore(sheet: Sheet, context: CalloutContext): number | null {
   const inches = sheet.takeAmount(({ unit, to }) => unit === 'in' && to === null, ['height']);
   if (inches) return roundTo(inches.value, 3);
-  const bare = sheet.amounts().filter(({ amount }) => amount.unit === null && amount.to === null && amount.link === null); // prettier-ignore
+  const bare = sheet
+    .amounts()
+    .filter(({ amount }) => amount.unit === null && amount.to === null && amount.link === null);
   const bores = bare.filter(({ amount }) => BORES.includes(amount.value));
   const isHere = ({ amount }: (typeof bare)[number]) =>
     context.counterFt !== null && Math.abs(amount.value - context.counterFt) <= NEAR_COUNTER_FT;

@@ -78,7 +78,9 @@ const readStopped: Frame = (sheet, context) => {
     if (said !== 'lost-push') return null;
   }
   // "not reached" names the main only to say that it was not.
-  const reasons = sheet.terms.flatMap(({ senses }, at) => (sheet.free(at) && senses['end'] ? [{ at, reason: senses['end'] as EndReason }] : [])); // prettier-ignore
+  const reasons = sheet.terms.flatMap(({ senses }, at) =>
+    sheet.free(at) && senses['end'] ? [{ at, reason: senses['end'] as EndReason }] : [],
+  );
   const why = reasons.find(({ reason }) => reason !== 'main');
   for (const { at, reason } of reasons) if (reason === 'main' || at === why?.at) sheet.claim(at);
   const isInTheWay = IN_THE_WAY.some((kind) => sheet.has('defect', kind));
@@ -97,7 +99,9 @@ const readReached: Frame = (sheet, context) => {
   if (index < 0) return null;
   const reason = sheet.terms[index]!.senses['end'] as EndReason;
   sheet.claim(index);
-  const reached = sheet.terms.findIndex(({ text }, at) => sheet.free(at) && ['reached', 'hit'].includes(text)); // prettier-ignore
+  const reached = sheet.terms.findIndex(
+    ({ text }, at) => sheet.free(at) && ['reached', 'hit'].includes(text),
+  );
   if (reached >= 0) sheet.claim(reached);
   return endReading(sheet, context, reason, (confirmedBy) =>
     confirmedBy === 'none' ? ['seen, or located?'] : [],
@@ -119,8 +123,11 @@ export const readSetup: Frame = (sheet, context) => {
   const aid = sheet.take('aid') as 'skid' | 'guide' | null;
   const isOff = aidAt >= 0 && sheet.take('off') !== null;
   const headAt = sheet.indexOf('head');
-  const quotedAt = sheet.terms.findIndex(({ text }, at) => text === 'head' && sheet.terms[at + 1]?.kind === 'quote'); // prettier-ignore
-  const head = headAt >= 0 ? sheet.text.slice(sheet.terms[headAt]!.from, sheet.terms[headAt]!.to) : null; // prettier-ignore
+  const quotedAt = sheet.terms.findIndex(
+    ({ text }, at) => text === 'head' && sheet.terms[at + 1]?.kind === 'quote',
+  );
+  const head =
+    headAt >= 0 ? sheet.text.slice(sheet.terms[headAt]!.from, sheet.terms[headAt]!.to) : null;
   if (headAt >= 0) sheet.claim(headAt);
   if (quotedAt >= 0) sheet.claim(quotedAt);
   const named = quotedAt >= 0 ? sheet.takeWordsAfter(quotedAt) : head;

@@ -34,7 +34,10 @@ export const readWaterState: Frame = (sheet, context) => {
 function takeSource(sheet: Sheet): string | null {
   const at = sheet.terms.findIndex(
     ({ text, senses }, index) =>
-      sheet.free(index) && senses['from'] !== undefined && text === 'from' && sheet.terms[index + 1]?.kind !== 'amount', // prettier-ignore
+      sheet.free(index) &&
+      senses['from'] !== undefined &&
+      text === 'from' &&
+      sheet.terms[index + 1]?.kind !== 'amount',
   );
   if (at >= 0) {
     const words = sheet.takeWordsAfter(at);
@@ -58,7 +61,8 @@ export const readFlowTest: Frame = (sheet, context) => {
     ({ senses }, at) => senses['act'] === 'test' && sheet.free(at),
   );
   if (testAt >= 0) sheet.claim(testAt);
-  const named = testAt >= 0 && sheet.terms[testAt + 1]?.kind === 'quote' ? sheet.takeWordsAfter(testAt) : null; // prettier-ignore
+  const named =
+    testAt >= 0 && sheet.terms[testAt + 1]?.kind === 'quote' ? sheet.takeWordsAfter(testAt) : null;
   const result = sheet.take('result') as EntryOf<'flow-test'>['result'] | null;
   const { readingFt } = takeFootage(sheet, context);
   const certainty = takeCertainty(sheet);

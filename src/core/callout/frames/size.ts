@@ -5,8 +5,11 @@ import type { Sheet } from '../sheet';
 import type { Amount } from '../terms';
 
 export type Sizes = Partial<
-  Pick<EntryOf<'defect'>, 'depthIn' | 'fillRatio' | 'extentRatio' | 'offsetIn' | 'gapIn' | 'lipIn' | 'form' | 'direction' >
->; // prettier-ignore
+  Pick<
+    EntryOf<'defect'>,
+    'depthIn' | 'fillRatio' | 'extentRatio' | 'offsetIn' | 'gapIn' | 'lipIn' | 'form' | 'direction'
+  >
+>;
 
 type InchField = 'depthIn' | 'offsetIn' | 'gapIn' | 'lipIn';
 

@@ -52,14 +52,48 @@ export const DEFECT_SAYINGS: Sayings<DefectKind> = {
 
 /** How bad, in the words of the severity table, by the kind that they belong to. */
 export const FORM_SAYINGS: Readonly<Partial<Record<DefectKind, Sayings>>> = {
-  roots: { fine: 'fine|hair like|hairlike|thin|whiskers|wispy', mass: 'mass|ball|clump|thick', runner: 'runner|runners' },
-  crack: { hairline: 'hairline|hair line|hair|fine|thin', open: 'open|wide|wide open', several: 'several|multiple|many|spider|spidered|spiderweb', displaced: 'displaced|shifted' },
-  break: { displaced: 'displaced|shifted', 'wall-missing': 'wall missing|wall gone|missing|gone|{piece|pieces|chunk|section|crown|top} {missing|gone}|{piece|chunk} out', 'invert-missing': '{invert|bottom} [is] {missing|gone}' },
+  roots: {
+    fine: 'fine|hair like|hairlike|thin|whiskers|wispy',
+    mass: 'mass|ball|clump|thick',
+    runner: 'runner|runners',
+  },
+  crack: {
+    hairline: 'hairline|hair line|hair|fine|thin',
+    open: 'open|wide|wide open',
+    several: 'several|multiple|many|spider|spidered|spiderweb',
+    displaced: 'displaced|shifted',
+  },
+  break: {
+    displaced: 'displaced|shifted',
+    'wall-missing':
+      'wall missing|wall gone|missing|gone|{piece|pieces|chunk|section|crown|top} {missing|gone}|{piece|chunk} out',
+    'invert-missing': '{invert|bottom} [is] {missing|gone}',
+  },
   hole: { 'wall-missing': 'wall missing', 'invert-missing': '{invert|bottom} [is] {missing|gone}' },
-  'wall-loss': { rough: 'rough', pitted: 'pitted|pitting|pits', 'invert-gone': 'gone|invert gone|bottom gone' },
-  spalling: { grains: 'grains|sandy|grain', 'stone-exposed': 'stone exposed|stone|stones|aggregate|exposed {stone|stones|aggregate}', hole: 'hole|holes|holed' },
-  'coupling-failed': { sealed: 'sealed|still sealed|still tight', 'gasket-in-bore': 'gasket|rubber|in bore|in pipe|hanging' },
+  'wall-loss': {
+    rough: 'rough',
+    pitted: 'pitted|pitting|pits',
+    'invert-gone': 'gone|invert gone|bottom gone',
+  },
+  spalling: {
+    grains: 'grains|sandy|grain',
+    'stone-exposed': 'stone exposed|stone|stones|aggregate|exposed {stone|stones|aggregate}',
+    hole: 'hole|holes|holed',
+  },
+  'coupling-failed': {
+    sealed: 'sealed|still sealed|still tight',
+    'gasket-in-bore': 'gasket|rubber|in bore|in pipe|hanging',
+  },
   offset: { 'step-up': 'step up|up step', 'step-down': 'step down|down step' },
-  exfiltration: { seep: 'seep|seeps|seeping|weep|weeping', drip: 'drip|drips|dripping', run: 'run|runs|running', 'soil-washed': 'soil washed|washed {out|away}|washing out' },
-  infiltration: { seep: 'seep|seeps|seeping|seepage|weep|weeping|damp', drip: 'drip|drips|dripping', run: 'run|runs|running|running in|gushing' },
-}; // prettier-ignore
+  exfiltration: {
+    seep: 'seep|seeps|seeping|weep|weeping',
+    drip: 'drip|drips|dripping',
+    run: 'run|runs|running',
+    'soil-washed': 'soil washed|washed {out|away}|washing out',
+  },
+  infiltration: {
+    seep: 'seep|seeps|seeping|seepage|weep|weeping|damp',
+    drip: 'drip|drips|dripping',
+    run: 'run|runs|running|running in|gushing',
+  },
+};

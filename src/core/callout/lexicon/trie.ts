@@ -23,7 +23,13 @@ import {
   SIDE_SAYINGS,
   TURN_SAYINGS,
 } from './qualities';
-import { FEATURE_SAYINGS, MATERIAL_SAYINGS, SURFACE_SAYINGS, UNSEEN_SAYINGS, ZONE_SAYINGS } from './things'; // prettier-ignore
+import {
+  FEATURE_SAYINGS,
+  MATERIAL_SAYINGS,
+  SURFACE_SAYINGS,
+  UNSEEN_SAYINGS,
+  ZONE_SAYINGS,
+} from './things';
 
 /** What a phrase can mean, by the table it stands in: `{ joint: 'coupling', feature: 'coupling' }`. */
 export type Senses = Readonly<Record<string, string>>;

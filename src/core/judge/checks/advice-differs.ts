@@ -44,7 +44,7 @@ export const adviceDiffers: Check = {
           .filter(
             (finding) =>
               finding.placed && finding.lineId === lateral.lineId && overlaps(finding.span, span),
-          ) // prettier-ignore
+          )
           .filter(({ action }) => OF_ACTION[action] !== asks)
           .map((finding) => ({
             message: `Run ${axis.name}: the inspector advises “${entry.text}” for finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, where Chert has “${finding.action}”.`,

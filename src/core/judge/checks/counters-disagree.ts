@@ -20,7 +20,9 @@ function disagreements({ axes }: Lateral): (readonly [Change, Change])[] {
         const isShared = gapBetweenFt(change.reach, their.reach) === 0;
         const apartFt = Math.abs(change.stationFt - their.stationFt);
         const sigmaFt = Math.hypot(change.sigmaFt, their.sigmaFt);
-        return isShared && apartFt > TOLERANCES.misfitSigmas * sigmaFt ? [[change, their] as const] : []; // prettier-ignore
+        return isShared && apartFt > TOLERANCES.misfitSigmas * sigmaFt
+          ? [[change, their] as const]
+          : [];
       }),
     ),
   );

@@ -12,7 +12,10 @@ function listBare(context: CheckContext): Found[] {
   const axes = allAxes(context);
   return context.impossible.flatMap(({ runId, entryId, text }): Found[] => {
     const axis = axes.find(({ run }) => run.id === runId);
-    if (!axis) return runId === null ? [{ message: `The job says ${text}.`, action: NEXT, runIds: [], entryIds: [] }] : []; // prettier-ignore
+    if (!axis)
+      return runId === null
+        ? [{ message: `The job says ${text}.`, action: NEXT, runIds: [], entryIds: [] }]
+        : [];
     const entry = axis.log.standing.find(({ id }) => id === entryId);
     if (!entry) return [];
     const what = entry.kind === 'defect' ? entry.defect : entry.kind;

@@ -9,7 +9,9 @@ import { type Check, nameLinesOf, namesOfRuns } from '../check';
 import { runsOf } from './material-conflict';
 
 /** Pipes called beyond a run's own end, where no camera of this line went on: nobody was in them. */
-function calledAtEnd(lateral: Lateral): { axis: RunAxis; entry: EntryOf<'material'>; atFt: number }[] {
+function calledAtEnd(
+  lateral: Lateral,
+): { axis: RunAxis; entry: EntryOf<'material'>; atFt: number }[] {
   return lateral.axes.flatMap((axis) =>
     axis.log.standing.flatMap((entry) => {
       if (entry.kind !== 'material' || entry.side !== 'far') return [];
@@ -23,7 +25,7 @@ function calledAtEnd(lateral: Lateral): { axis: RunAxis; entry: EntryOf<'materia
       return isAtEnd && !goesOn ? [{ axis, entry, atFt: to.stationFt }] : [];
     }),
   );
-} // prettier-ignore
+}
 
 /** A piece of pipe too short to be one: two names for one spot, or a name for what nobody was in. */
 export const materialZeroLength: Check = {

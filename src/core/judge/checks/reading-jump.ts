@@ -4,8 +4,16 @@ import { type Check, perRun, sayReading } from '../check';
 
 /** What is not said where the head is: a zone and a missed change of pipe are filled in from anywhere. */
 const SAID_FROM_ELSEWHERE: readonly Entry['kind'][] = [
-  'home', 'zone', 'material', 'close', 'retract', 'note', 'surface', 'clear', 'advice',
-]; // prettier-ignore
+  'home',
+  'zone',
+  'material',
+  'close',
+  'retract',
+  'note',
+  'surface',
+  'clear',
+  'advice',
+];
 
 /** The two ends of an entry on the counter: a stretch may be said at either. */
 function endsOf(entry: Entry & { readonly readingFt: number }): readonly [number, number] {

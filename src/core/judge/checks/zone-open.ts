@@ -12,7 +12,9 @@ export const zoneOpen: Check = {
     context.laterals.flatMap((lateral) =>
       lateral.openZones.map(({ fromFt, zone, entryIds }) => {
         const runIds = runsOf(lateral.axes, entryIds);
-        const names = lateral.axes.filter(({ run }) => runIds.length === 0 || runIds.includes(run.id)).map(({ name }) => name); // prettier-ignore
+        const names = lateral.axes
+          .filter(({ run }) => runIds.length === 0 || runIds.includes(run.id))
+          .map(({ name }) => name);
         return {
           message: `Run ${names.join(' and ')}: ${nameZone(zone).toLowerCase()} from ${sayFt(fromFt)} ft${nameLinesOf(context).on(lateral.lineId)}, and nobody said where the building ends.`,
           action: 'Log the wall, or the zone that begins outside it.',

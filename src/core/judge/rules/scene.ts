@@ -144,9 +144,12 @@ export function featuresNear(scene: Scene, spot: Spot, withinFt: number): Featur
 export type Cleanout = { readonly name: string; readonly diameterIn: number | null };
 
 /** Cleanouts that can be opened, those found from inside among them. */
-export function usableCleanouts({ inspection, laterals }: Pick<Scene, 'inspection' | 'laterals'>): Cleanout[] {
+export function usableCleanouts({
+  inspection,
+  laterals,
+}: Pick<Scene, 'inspection' | 'laterals'>): Cleanout[] {
   return listCleanouts(inspection, laterals).filter(({ state }) => state === 'usable');
-} // prettier-ignore
+}
 
 /** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
 export function readSurface(

@@ -43,12 +43,19 @@ export function gradeSize(
   const { byEye, byWord, kind } = facts;
   const severity = gradeByBounds(sized.size, bounds);
   const spread = byWord === null ? null : spreadOfWord(kind, byWord);
-  const low = gradeByBounds(spread ? sized.size * spread.low : Math.max(0, sized.size - sized.eyeError), bounds); // prettier-ignore
-  const high = gradeByBounds(spread ? sized.size * spread.high : sized.size + sized.eyeError, bounds); // prettier-ignore
+  const low = gradeByBounds(
+    spread ? sized.size * spread.low : Math.max(0, sized.size - sized.eyeError),
+    bounds,
+  );
+  const high = gradeByBounds(
+    spread ? sized.size * spread.high : sized.size + sized.eyeError,
+    bounds,
+  );
   const text = byWord === null ? sized.text : `${sized.thing}: the size was said as “${byWord}”`;
   const because = [{ rule, text: `${text}: ${severity}` }];
   if ((byWord === null && !byEye) || low === high) return { severity, because, missing: null };
-  const [id, how] = byWord === null ? ['size-by-eye', 'sized by eye'] : ['size-by-word', 'sized by a word']; // prettier-ignore
+  const [id, how] =
+    byWord === null ? ['size-by-eye', 'sized by eye'] : ['size-by-word', 'sized by a word'];
   return {
     severity,
     because: [...because, { rule: id, text: `${how}, so ${low} to ${high}; graded by its value` }],

@@ -26,7 +26,14 @@ const OF_WATER: Record<SizeWord, Spread> = {
 /** Of a diameter half of what it is of an area. */
 const OF_DIAMETER = 0.5;
 
-const BY_AREA: readonly DefectKind[] = ['roots', 'scale', 'grease', 'debris', 'mineral', 'foreign-object']; // prettier-ignore
+const BY_AREA: readonly DefectKind[] = [
+  'roots',
+  'scale',
+  'grease',
+  'debris',
+  'mineral',
+  'foreign-object',
+];
 const BY_DIAMETER: readonly DefectKind[] = ['deformation', 'intruding-tap'];
 const BY_HEIGHT = { offset: 'offsetIn', lip: 'lipIn', gap: 'gapIn' } as const;
 

@@ -49,7 +49,11 @@ const PROBES: Record<ThresholdKey, readonly Probe[]> = {
     [water(1), 'severity', 'failed'],
   ],
   waterFailedWithDebrisFrom: [
-    [water(0.45, 6, { holdsDebris: true, ourDoing: false }), 'words', /major: it calls|one step up/],
+    [
+      water(0.45, 6, { holdsDebris: true, ourDoing: false }),
+      'words',
+      /major: it calls|one step up/,
+    ],
     [water(0.55, 6, { holdsDebris: true }), 'words', /full or more and holding debris/],
   ],
   waterShortFt: [
@@ -58,28 +62,74 @@ const PROBES: Record<ThresholdKey, readonly Probe[]> = {
   ],
   waterShortBelow: [
     [water(0.22, 2), 'severity', 'slight'],
-    [line([pool({ fillRatio: 0.27, toReadingFt: 32, sizeBasis: 'measured' })], { settings: { thresholds: { waterMajorFrom: 0.5 } } }), 'severity', 'moderate'],
+    [
+      line([pool({ fillRatio: 0.27, toReadingFt: 32, sizeBasis: 'measured' })], {
+        settings: { thresholds: { waterMajorFrom: 0.5 } },
+      }),
+      'severity',
+      'moderate',
+    ],
   ],
   waterLongFt: [
     [water(0.15, 9), 'severity', 'moderate'],
     [water(0.15, 11), 'severity', 'major'],
   ],
-  rootsModerateFrom: bound((value) => size('roots', 'extentRatio', value), 0.1, 'slight', 'moderate'),
+  rootsModerateFrom: bound(
+    (value) => size('roots', 'extentRatio', value),
+    0.1,
+    'slight',
+    'moderate',
+  ),
   rootsMajorFrom: bound((value) => size('roots', 'extentRatio', value), 0.25, 'moderate', 'major'),
   rootsFailedAbove: bound((value) => size('roots', 'extentRatio', value), 0.5, 'major', 'failed'),
-  offsetModerateFrom: bound((value) => size('offset', 'offsetIn', value), 0.6, 'slight', 'moderate'),
+  offsetModerateFrom: bound(
+    (value) => size('offset', 'offsetIn', value),
+    0.6,
+    'slight',
+    'moderate',
+  ),
   offsetMajorFrom: bound((value) => size('offset', 'offsetIn', value), 1.5, 'moderate', 'major'),
   offsetFailedAbove: bound((value) => size('offset', 'offsetIn', value), 3, 'major', 'failed'),
   gapModerateFromIn: bound((value) => size('gap', 'gapIn', value), 0.5, 'slight', 'moderate'),
   gapMajorFromIn: bound((value) => size('gap', 'gapIn', value), 1, 'moderate', 'major'),
   lipModerateFrom: bound((value) => size('lip', 'lipIn', value), 0.3, 'slight', 'moderate'),
   lipMajorFrom: bound((value) => size('lip', 'lipIn', value), 0.9, 'moderate', 'major'),
-  diameterModerateFrom: bound((value) => size('deformation', 'extentRatio', value), 0.05, 'slight', 'moderate'),
-  diameterMajorFrom: bound((value) => size('deformation', 'extentRatio', value), 0.15, 'moderate', 'major'),
-  diameterFailedAbove: bound((value) => size('deformation', 'extentRatio', value), 0.3, 'major', 'failed'),
-  depositModerateFrom: bound((value) => size('grease', 'extentRatio', value), 0.1, 'slight', 'moderate'),
-  depositMajorFrom: bound((value) => size('grease', 'extentRatio', value), 0.25, 'moderate', 'major'),
-  depositFailedAbove: bound((value) => size('grease', 'extentRatio', value), 0.5, 'major', 'failed'),
+  diameterModerateFrom: bound(
+    (value) => size('deformation', 'extentRatio', value),
+    0.05,
+    'slight',
+    'moderate',
+  ),
+  diameterMajorFrom: bound(
+    (value) => size('deformation', 'extentRatio', value),
+    0.15,
+    'moderate',
+    'major',
+  ),
+  diameterFailedAbove: bound(
+    (value) => size('deformation', 'extentRatio', value),
+    0.3,
+    'major',
+    'failed',
+  ),
+  depositModerateFrom: bound(
+    (value) => size('grease', 'extentRatio', value),
+    0.1,
+    'slight',
+    'moderate',
+  ),
+  depositMajorFrom: bound(
+    (value) => size('grease', 'extentRatio', value),
+    0.25,
+    'moderate',
+    'major',
+  ),
+  depositFailedAbove: bound(
+    (value) => size('grease', 'extentRatio', value),
+    0.5,
+    'major',
+    'failed',
+  ),
   roomyBoreIn: [
     [lineIn('vitrified-clay', 5.4, [defect('roots', { extentRatio: 0.3 })]), 'action', 'repair'],
     [lineIn('vitrified-clay', 6.6, [defect('roots', { extentRatio: 0.3 })]), 'action', 'upkeep'],
@@ -90,7 +140,11 @@ const PROBES: Record<ThresholdKey, readonly Probe[]> = {
   ],
   shallowBelow: [
     [water(0.09), 'action', 'none'],
-    [line([pool({ fillRatio: 0.11 })], { settings: { thresholds: { waterModerateFrom: 0.2 } } }), 'action', 'monitor'],
+    [
+      line([pool({ fillRatio: 0.11 })], { settings: { thresholds: { waterModerateFrom: 0.2 } } }),
+      'action',
+      'monitor',
+    ],
   ],
   several: [
     [line([crack(20), crack(22), crack(24)]), 'words', /one of 3 structural/],
@@ -106,13 +160,17 @@ const PROBES: Record<ThresholdKey, readonly Probe[]> = {
   ],
   atLipFt: [
     [line([pool({ depthIn: 1, fillRatio: undefined }), lip(1, 37.8)]), 'words', /the lip of 1 in/],
-    [line([pool({ depthIn: 1, fillRatio: undefined }), lip(1, 38.2)]), 'words', /^(?!.*the lip of)/],
+    [
+      line([pool({ depthIn: 1, fillRatio: undefined }), lip(1, 38.2)]),
+      'words',
+      /^(?!.*the lip of)/,
+    ],
   ],
   atLipIn: [
     [line([pool({ depthIn: 1.22, fillRatio: undefined }), lip(1, 36)]), 'action', 'upkeep'],
     [line([pool({ depthIn: 1.27, fillRatio: undefined }), lip(1, 36)]), 'action', 'look-again'],
   ],
-}; // prettier-ignore
+};
 
 /** Whether a probe reads as expected with one threshold multiplied. */
 function holds([inspection, what, expected]: Probe, key?: ThresholdKey, by = 1): boolean {
@@ -122,10 +180,13 @@ function holds([inspection, what, expected]: Probe, key?: ThresholdKey, by = 1):
   const isCount = key !== undefined && THRESHOLD_TABLE[key][1] === 'count';
   const moved = key ? { [key]: isCount ? value + Math.sign(by - 1) : value * by } : {};
   const settings = { ...inspection.settings, thresholds: { ...thresholds, ...moved } };
-  const finding = derive({ ...inspection, settings }).findings.find(({ kind }) => kind !== 'layout')!;
-  const found = what === 'words' ? finding.because.map(({ text }) => text).join(' ') : finding[what];
+  const finding = derive({ ...inspection, settings }).findings.find(
+    ({ kind }) => kind !== 'layout',
+  )!;
+  const found =
+    what === 'words' ? finding.because.map(({ text }) => text).join(' ') : finding[what];
   return typeof expected === 'string' ? found === expected : expected.test(found);
-} // prettier-ignore
+}
 
 describe('every threshold', () => {
   it.each(THRESHOLD_KEYS)('%s: a fifth more or a fifth less is noticed', (key) => {

@@ -25,9 +25,21 @@ export const THRESHOLD_TABLE = {
   gapMajorFromIn: [1, 'in', 'An open joint is major from'],
   lipModerateFrom: [0.05, 'share', 'A lip is moderate from this share of the bore'],
   lipMajorFrom: [0.15, 'share', 'A lip is major from this share of the bore'],
-  diameterModerateFrom: [0.05, 'share', 'A pipe out of round, or a tap, is moderate from this share of the diameter'],
-  diameterMajorFrom: [0.15, 'share', 'A pipe out of round, or a tap, is major from this share of the diameter'],
-  diameterFailedAbove: [0.3, 'share', 'A pipe out of round, or a tap, has failed above this share of the diameter'],
+  diameterModerateFrom: [
+    0.05,
+    'share',
+    'A pipe out of round, or a tap, is moderate from this share of the diameter',
+  ],
+  diameterMajorFrom: [
+    0.15,
+    'share',
+    'A pipe out of round, or a tap, is major from this share of the diameter',
+  ],
+  diameterFailedAbove: [
+    0.3,
+    'share',
+    'A pipe out of round, or a tap, has failed above this share of the diameter',
+  ],
   depositModerateFrom: [0.1, 'share', 'A deposit is moderate from this share of the bore'],
   depositMajorFrom: [0.25, 'share', 'A deposit is major from this share of the bore'],
   depositFailedAbove: [0.5, 'share', 'A deposit has failed above this share of the bore'],
@@ -39,7 +51,7 @@ export const THRESHOLD_TABLE = {
   closeTogetherFt: [4, 'ft', 'Things this near to one another are close together'],
   atLipFt: [2, 'ft', 'A pool is held by what lies this near to its downstream end'],
   atLipIn: [0.25, 'in', 'Water may stand this much deeper than what holds it'],
-} as const satisfies Record<string, Row>; // prettier-ignore
+} as const satisfies Record<string, Row>;
 
 export type ThresholdKey = keyof typeof THRESHOLD_TABLE;
 export type Thresholds = { readonly [K in ThresholdKey]: number };

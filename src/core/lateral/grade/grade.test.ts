@@ -80,7 +80,9 @@ describe('fall', () => {
     ]);
     // 20 ft of 6 in at ⅛ and 30 ft of 3 in at ¼.
     expect(whole!.requiredIn).toBeCloseTo(20 / 8 + 30 / 4, 9);
-    expect([2, 3, 4, 6, 8].map((bore) => usualFallInPerFt(bore))).toEqual([0.25, 0.25, 0.125, 0.125, 0.0625]); // prettier-ignore
+    expect([2, 3, 4, 6, 8].map((bore) => usualFallInPerFt(bore))).toEqual([
+      0.25, 0.25, 0.125, 0.125, 0.0625,
+    ]);
   });
   it('cannot be told from one point', () => {
     const { whole, verdict } = gradeOf([locate(5, 30, 100)]);
@@ -88,7 +90,14 @@ describe('fall', () => {
     expect(verdict).toBe('cannot-be-told');
   });
   it('needs more than 2σ to say anything, either way', () => {
-    const fall = { fromFt: 0, toFt: 50, requiredIn: 6, sigmaIn: 1, slopeInPerFt: 0, slopeSigmaInPerFt: 0 }; // prettier-ignore
+    const fall = {
+      fromFt: 0,
+      toFt: 50,
+      requiredIn: 6,
+      sigmaIn: 1,
+      slopeInPerFt: 0,
+      slopeSigmaInPerFt: 0,
+    };
     const at = (availableIn: number) => judgeFall({ ...fall, availableIn });
     expect([at(4), at(3.9), at(8), at(8.1)]).toEqual([
       'cannot-be-told',

@@ -14,10 +14,13 @@ describe('one tie', () => {
   const one = joined({
     runs: [
       runFrom('R1', 'A', 'downstream', [tee(40), MAIN_AT_60]),
-      runFrom('R2', 'B', 'upstream', [tee(25), { kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 50 }]),
+      runFrom('R2', 'B', 'upstream', [
+        tee(25),
+        { kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 50 },
+      ]),
     ],
     ties: [tieOf('T1', 'R1 1 = R2 1')],
-  }); // prettier-ignore
+  });
 
   it('places the other access where the thing says', () => {
     expect(run(one, 'R2').originFt).toBeCloseTo(65, 9);
@@ -164,10 +167,22 @@ const scene = fc
     const read = (at: number, k: number) => Math.round((at + noise[k]! / 10) * 10) / 10;
     const runs = [
       runFrom('R1', 'A', 'downstream', [...stations.map((at, k) => tee(read(at, k))), MAIN_AT_60]),
-      runFrom('R2', 'B', 'upstream', stations.map((at, k) => tee(read(b - at, k + 7)))),
-      runFrom('R3', 'C', 'downstream', stations.map((at, k) => tee(read(at - c, k + 14)))),
-    ]; // prettier-ignore
-    const ties = stations.map((_, k) => tieOf(`T${k + 1}`, `R1 ${k + 1} = R2 ${k + 1} = R3 ${k + 1}`)); // prettier-ignore
+      runFrom(
+        'R2',
+        'B',
+        'upstream',
+        stations.map((at, k) => tee(read(b - at, k + 7))),
+      ),
+      runFrom(
+        'R3',
+        'C',
+        'downstream',
+        stations.map((at, k) => tee(read(at - c, k + 14))),
+      ),
+    ];
+    const ties = stations.map((_, k) =>
+      tieOf(`T${k + 1}`, `R1 ${k + 1} = R2 ${k + 1} = R3 ${k + 1}`),
+    );
     return { runs, ties, stations };
   });
 
@@ -244,9 +259,21 @@ describe('any joined runs', () => {
 describe('lines', () => {
   it('never mix: a tie across two lines moves nothing, and says where they meet', () => {
     const runs = [
-      runFrom('R1', 'A', 'downstream', [{ kind: 'feature', feature: 'join', readingFt: 30 }, MAIN_AT_60], { lineId: 'main-line' }),
-      runFrom('R2', 'B', 'downstream', [{ kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 22, at: minute(30) }], { lineId: 'L2' }),
-    ]; // prettier-ignore
+      runFrom(
+        'R1',
+        'A',
+        'downstream',
+        [{ kind: 'feature', feature: 'join', readingFt: 30 }, MAIN_AT_60],
+        { lineId: 'main-line' },
+      ),
+      runFrom(
+        'R2',
+        'B',
+        'downstream',
+        [{ kind: 'end', reason: 'join', confirmedBy: 'sight', readingFt: 22, at: minute(30) }],
+        { lineId: 'L2' },
+      ),
+    ];
     const lines = [
       { id: 'main-line', label: 'house' },
       { id: 'L2', label: 'studio', joins: 'main-line' },

@@ -8,7 +8,17 @@ const STATIONS = [15, 24, 37, 52];
 const TIES = STATIONS.map((_, k) => tieOf(`T${k + 1}`, `R1 ${k + 1} = R2 ${k + 1}`));
 const R1 = runFrom('R1', 'A', 'downstream', [...STATIONS.map((at) => tee(at)), MAIN_AT_60]);
 const upTo = (readings: readonly number[], setup: Partial<Run> = {}, more: readonly Said[] = []) =>
-  runFrom('R2', 'B', 'upstream', [...readings.map((at) => tee(at)), ...more, { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 88 }], setup); // prettier-ignore
+  runFrom(
+    'R2',
+    'B',
+    'upstream',
+    [
+      ...readings.map((at) => tee(at)),
+      ...more,
+      { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 88 },
+    ],
+    setup,
+  );
 const RIGHT = STATIONS.map((at) => 70 - at);
 const misfitsOf = (second: Run, ties = TIES) =>
   joined({ runs: [R1, second], ties }).lateral.join.misfits;
@@ -28,7 +38,12 @@ describe('a tie that the others contradict', () => {
   it('of two among five both are named, one after the other', () => {
     const stations = [...STATIONS, 57];
     const first = runFrom('R1', 'A', 'downstream', [...stations.map((at) => tee(at)), MAIN_AT_60]);
-    const second = upTo(stations.map((at) => 70 - at).with(0, 40).with(3, 29)); // prettier-ignore
+    const second = upTo(
+      stations
+        .map((at) => 70 - at)
+        .with(0, 40)
+        .with(3, 29),
+    );
     const ties = stations.map((_, k) => tieOf(`T${k + 1}`, `R1 ${k + 1} = R2 ${k + 1}`));
     const { misfits } = joined({ runs: [first, second], ties }).lateral.join;
     expect(misfits.flatMap(({ links }) => links.map(({ id }) => id)).sort()).toEqual(['T1', 'T4']);
@@ -81,8 +96,14 @@ describe('what would make it fit', () => {
     });
   });
   it('a drop that was not taken off, where two runs share an access', () => {
-    const third = runFrom('R3', 'B', 'downstream', [tee(13)], { zero: { at: 'rim', readingFt: 0, dropFt: 2 } }); // prettier-ignore
-    const main = runFrom('R1', 'A', 'downstream', [...STATIONS.map((at) => tee(at)), tee(76), { ...MAIN_AT_60, readingFt: 90 }]); // prettier-ignore
+    const third = runFrom('R3', 'B', 'downstream', [tee(13)], {
+      zero: { at: 'rim', readingFt: 0, dropFt: 2 },
+    });
+    const main = runFrom('R1', 'A', 'downstream', [
+      ...STATIONS.map((at) => tee(at)),
+      tee(76),
+      { ...MAIN_AT_60, readingFt: 90 },
+    ]);
     // R3 looks down from B at 70 to a thing at 76: 6 ft of pipe, and 7 ft of drop of which 2 were told.
     const ties = [...TIES, tieOf('T5', 'R1 5 = R3 1')];
     const { misfits } = joined({ runs: [main, upTo(RIGHT), third], ties }).lateral.join;

@@ -72,7 +72,9 @@ export function reachAccesses(network: Network, without?: Link): ReadonlySet<str
   for (const link of network.links) {
     if (link === without) continue;
     if (link.kind === 'span') unite(link.fromAccessId, link.toAccessId);
-    else for (const { runId } of link.sightings) unite(accessOf(link.sightings[0]!.runId), accessOf(runId)); // prettier-ignore
+    else
+      for (const { runId } of link.sightings)
+        unite(accessOf(link.sightings[0]!.runId), accessOf(runId));
   }
   const home = find(network.reference.accessId);
   const all = [

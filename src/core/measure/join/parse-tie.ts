@@ -26,10 +26,16 @@ export function parseTie(
   const byName = new Map([...logs.keys()].map((runId) => [nameOf(runId), runId] as const));
   const names = [...byName.keys()].sort((a, b) => b.length - a.length);
   const escaped = names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
-  const place = new RegExp(`(?<![\\w])(${escaped.join('|')})(?:\\s+at|:)?\\s+(\\d+(?:\\.\\d+)?)\\s*(?:ft|')?`, 'gi'); // prettier-ignore
+  const place = new RegExp(
+    `(?<![\\w])(${escaped.join('|')})(?:\\s+at|:)?\\s+(\\d+(?:\\.\\d+)?)\\s*(?:ft|')?`,
+    'gi',
+  );
   const found = names.length === 0 ? [] : [...text.matchAll(place)];
   if (found.length < 2) {
-    return { ok: false, why: `Say a run and its footage twice, such as “${names.at(-1) ?? 'R1'} 27.5 = ${names.at(-2) ?? 'R2'} 14”.` }; // prettier-ignore
+    return {
+      ok: false,
+      why: `Say a run and its footage twice, such as “${names.at(-1) ?? 'R1'} 27.5 = ${names.at(-2) ?? 'R2'} 14”.`,
+    };
   }
   const sightings: { runId: string; entryId: string }[] = [];
   for (const [, name, reading] of found) {
@@ -49,6 +55,10 @@ export function parseTie(
   if (new Set(sightings.map(({ runId }) => runId)).size < 2) {
     return { ok: false, why: 'A tie joins two runs: name a place in each.' };
   }
-  const label = text.replace(place, ' ').replace(/=|\band\b/gi, ' ').replace(/[\s,]+/g, ' ').trim(); // prettier-ignore
+  const label = text
+    .replace(place, ' ')
+    .replace(/=|\band\b/gi, ' ')
+    .replace(/[\s,]+/g, ' ')
+    .trim();
   return { ok: true, label, sightings };
 }

@@ -38,7 +38,9 @@ describe('suggested ties', () => {
   it('offer to add to a tie what a third run saw of it', () => {
     const R3 = runFrom('R3', 'A', 'downstream', [tee(12.2), tee(31.1), END]);
     const more = offered([R1, R2, R3], [tieOf('T1', 'R1 2 = R2 2')]);
-    const added = more.find(({ sightings }) => sightings.some(({ runId, entryId }) => runId === 'R3' && entryId === 'e2')); // prettier-ignore
+    const added = more.find(({ sightings }) =>
+      sightings.some(({ runId, entryId }) => runId === 'R3' && entryId === 'e2'),
+    );
     expect(added?.tieId).toBe('T1');
   });
   it('are none where two ways of laying the runs are as good', () => {
@@ -79,7 +81,10 @@ describe('suggested ties', () => {
         const stations = [...things].sort((a, b) => a - b);
         const names = ['tee', 'wye', 'bend', 'coupling'];
         const nameAt = (k: number) => names[(stations[k]! * 7) % names.length]!;
-        const down = runFrom('R1', 'A', 'downstream', [...stations.map((at, k) => feature(nameAt(k), at)), MAIN_AT_60]); // prettier-ignore
+        const down = runFrom('R1', 'A', 'downstream', [
+          ...stations.map((at, k) => feature(nameAt(k), at)),
+          MAIN_AT_60,
+        ]);
         const kept = stations.map((_, k) => k).filter((k) => k !== missing % stations.length);
         const said = kept.map((k) => feature(nameAt(k), accessFt - stations[k]! + noise[k]! / 10));
         const up = runFrom('R2', 'B', 'upstream', [...said, { ...END, readingFt: accessFt }]);

@@ -25,7 +25,11 @@ export type TieSuggestion = {
 
 type Thing = Sighting & { readonly alongFt: number };
 type Pair = { readonly a: Thing; readonly b: Thing; readonly offFt: number };
-type Hypothesis = { readonly originFt: number; readonly pairs: readonly Pair[]; readonly score: number }; // prettier-ignore
+type Hypothesis = {
+  readonly originFt: number;
+  readonly pairs: readonly Pair[];
+  readonly score: number;
+};
 
 /** A thing that one run saw and the other, which passed there, did not, speaks this much against. */
 const UNSEEN_COST = 0.35;

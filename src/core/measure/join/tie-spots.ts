@@ -67,5 +67,9 @@ export function tieSpots(ties: readonly Tie[], from: Spot, to: Spot, label: stri
   }
   const fresh = ofFrom ? to : from;
   const others = tie.sightings.filter(({ runId }) => runId !== fresh.runId);
-  return { ok: true, tie: { ...tie, sightings: [...others, fresh] }, said: `${tie.id} holds one sighting more.` }; // prettier-ignore
+  return {
+    ok: true,
+    tie: { ...tie, sightings: [...others, fresh] },
+    said: `${tie.id} holds one sighting more.`,
+  };
 }

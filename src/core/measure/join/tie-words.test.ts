@@ -42,7 +42,9 @@ describe('tying one thing to another', () => {
   const ties: Tie[] = [tieOf('T1', 'R1 1 = R2 1'), tieOf('T3', 'R1 2 = R2 2')];
   const tie = (from: string, to: string) => tieSpots(ties, spot(from), spot(to), 'tee');
   const seen = (tying: ReturnType<typeof tie>) =>
-    tying.ok ? `${tying.tie.id} ${tying.tie.sightings.map(({ runId, entryId }) => `${runId} ${entryId}`).join(', ')}` : tying.why; // prettier-ignore
+    tying.ok
+      ? `${tying.tie.id} ${tying.tie.sightings.map(({ runId, entryId }) => `${runId} ${entryId}`).join(', ')}`
+      : tying.why;
 
   it.each<[string, string, string, string | RegExp]>([
     ['two loose things: a new tie, by the first free name', 'R1 e3', 'R2 e3', 'T2 R1 e3, R2 e3'],
@@ -58,9 +60,12 @@ describe('tying one thing to another', () => {
   });
   it('knows a tie by the entry that a correction made of it', () => {
     const { lateral } = joined({
-      runs: [runFrom('R1', 'A', 'downstream', [tee(40)]), runFrom('R2', 'B', 'upstream', [tee(52), tee(25, { replaces: 'e1' })])],
+      runs: [
+        runFrom('R1', 'A', 'downstream', [tee(40)]),
+        runFrom('R2', 'B', 'upstream', [tee(52), tee(25, { replaces: 'e1' })]),
+      ],
       ties: [tieOf('T1', 'R1 1 = R2 1')],
-    }); // prettier-ignore
+    });
     const [now] = standingTies([tieOf('T1', 'R1 1 = R2 1')], lateral.join.ties);
     expect(now!.sightings[1]).toEqual({ runId: 'R2', entryId: 'e2' });
   });

@@ -58,7 +58,10 @@ describe('choosing', () => {
 
   it('does not go on past a bar', () => {
     const trade = { ...flat(10, 500), bars: [{ fromFt: 15, toFt: 16 }] };
-    const targets = [at(10, 14), at(18, 20)].map((option, index) => ({ id: `${index}`, options: [option] })); // prettier-ignore
+    const targets = [at(10, 14), at(18, 20)].map((option, index) => ({
+      id: `${index}`,
+      options: [option],
+    }));
     expect(choose({ trades: [trade], targets, once: [0] })!.cost).toBe(2 * 500 + 60);
   });
 
@@ -85,7 +88,10 @@ describe('choosing', () => {
     for (let seed = 1; seed <= 300; seed += 1) {
       const problem = randomProblem(seed, 12);
       const { cost } = choose(problem)!;
-      const without = { ...problem, targets: problem.targets.filter((_, index) => index !== seed % 12) }; // prettier-ignore
+      const without = {
+        ...problem,
+        targets: problem.targets.filter((_, index) => index !== seed % 12),
+      };
       expect(choose(without)!.cost, `seed ${seed}`).toBeLessThanOrEqual(cost + 1e-6);
       expect(choose(doubled(problem))!.cost, `seed ${seed}`).toBeCloseTo(2 * cost, 6);
     }

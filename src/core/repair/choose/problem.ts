@@ -71,7 +71,11 @@ export function meterOf({ rates, lumps, bars }: Trade): Meter {
   const sums = rates.map(() => 0);
   for (let at = 2; at < rates.length; at += 1)
     sums[at] = sums[at - 1]! + (rates[at]!.fromFt - rates[at - 1]!.fromFt) * rates[at - 1]!.perFt;
-  const rateAt = (atFt: number) => Math.max(0, lastAtOrBelow(starts, atFt, (start) => start));
+  const rateAt = (atFt: number) =>
+    Math.max(
+      0,
+      lastAtOrBelow(starts, atFt, (start) => start),
+    );
   const upTo = (atFt: number) => {
     const index = rateAt(atFt);
     const rate = rates[index]!;
@@ -80,11 +84,14 @@ export function meterOf({ rates, lumps, bars }: Trade): Meter {
   const sorted = lumps.toSorted((a, b) => a.atFt - b.atFt);
   const lumpSums = [0];
   for (const { cost } of sorted) lumpSums.push(lumpSums.at(-1)! + cost);
-  const lumpsBelow = (atFt: number) => lumpSums[lastAtOrBelow(sorted, atFt, (lump) => lump.atFt) + 1]!; // prettier-ignore
+  const lumpsBelow = (atFt: number) =>
+    lumpSums[lastAtOrBelow(sorted, atFt, (lump) => lump.atFt) + 1]!;
   return {
     cost: (fromFt, toFt, isOpening) =>
-      upTo(toFt) - upTo(fromFt) +
-      lumpsBelow(toFt + HAIR) - lumpsBelow(isOpening ? fromFt - HAIR : fromFt + HAIR),
+      upTo(toFt) -
+      upTo(fromFt) +
+      lumpsBelow(toFt + HAIR) -
+      lumpsBelow(isOpening ? fromFt - HAIR : fromFt + HAIR),
     onceIn: (fromFt, toFt) => {
       let bits = 0;
       for (let at = rateAt(fromFt); at < rates.length; at += 1) {
@@ -94,9 +101,10 @@ export function meterOf({ rates, lumps, bars }: Trade): Meter {
       }
       return bits;
     },
-    isBarred: (fromFt, toFt) => bars.some((bar) => bar.fromFt < toFt - HAIR && bar.toFt > fromFt + HAIR), // prettier-ignore
+    isBarred: (fromFt, toFt) =>
+      bars.some((bar) => bar.fromFt < toFt - HAIR && bar.toFt > fromFt + HAIR),
   };
-} // prettier-ignore
+}
 
 /** The price of a set of bits. */
 export function priceOfBits(once: readonly number[], bits: number): number {

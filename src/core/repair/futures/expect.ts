@@ -45,7 +45,10 @@ export function riskYears({ chances, after, clearedEvery }: Risk): RiskYears {
 
 /** What upkeep costs in a year: all that falls due at its end. */
 export function upkeepIn(upkeep: readonly Upkeep[], year: number): number {
-  return upkeep.reduce((sum, { everyYears, cost }) => (year % everyYears === 0 ? sum + cost : sum), 0); // prettier-ignore
+  return upkeep.reduce(
+    (sum, { everyYears, cost }) => (year % everyYears === 0 ? sum + cost : sum),
+    0,
+  );
 }
 
 /** What is to be expected of a future, in closed form: nothing is played. */

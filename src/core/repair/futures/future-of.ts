@@ -11,7 +11,9 @@ import { cleanedEvery, risksOf } from './risks';
 function roundOf(site: Site, works: readonly Work[]): number | null {
   const ids = new Set(works.flatMap(({ cures, holds }) => [...cures, ...holds]));
   // What a flush takes out for good does not come round.
-  const comesBack = site.owned.filter(({ id, kind }) => ids.has(id) && !['debris', 'foreign-object'].includes(kind)); // prettier-ignore
+  const comesBack = site.owned.filter(
+    ({ id, kind }) => ids.has(id) && !['debris', 'foreign-object'].includes(kind),
+  );
   if (comesBack.length === 0) return null;
   return Math.min(...comesBack.map((finding) => cleanedEvery(finding, site.assumptions)));
 }
@@ -25,7 +27,11 @@ function upkeepOf(site: Site, { works }: Plan): Upkeep[] {
     if (method.role === 'clean' && !work.isFirst)
       cleaning.set(work.method, [...(cleaning.get(work.method) ?? []), work]);
     else if (method.role !== 'clean' && method.lifeYears !== null && method.lifeYears <= YEARS)
-      upkeep.push({ says: `${method.name} again`, everyYears: method.lifeYears, cost: meanOf(work.cost) }); // prettier-ignore
+      upkeep.push({
+        says: `${method.name} again`,
+        everyYears: method.lifeYears,
+        cost: meanOf(work.cost),
+      });
   }
   for (const [id, group] of cleaning) {
     const everyYears = roundOf(site, group);

@@ -20,7 +20,13 @@ const risk = (chances: (year: number) => number, more: Partial<Risk> = {}): Risk
   clearedEvery: null,
   ...more,
 });
-const future = (more: Partial<Future>): Future => ({ planId: 'p', now: { low: 0, likely: 0, high: 0 }, upkeep: [], risks: [], ...more }); // prettier-ignore
+const future = (more: Partial<Future>): Future => ({
+  planId: 'p',
+  now: { low: 0, likely: 0, high: 0 },
+  upkeep: [],
+  risks: [],
+  ...more,
+});
 
 describe('what a risk does, by hand', () => {
   it('comes as often as its chance while nothing changes it', () => {
@@ -45,7 +51,14 @@ describe('what a risk does, by hand', () => {
 });
 
 it('adds and discounts, by hand', () => {
-  const one = expectOf(future({ now: { low: 100, likely: 100, high: 100 }, upkeep: [{ says: 'u', everyYears: 2, cost: 50 }], risks: [risk(() => 0.1)] }), 0.1); // prettier-ignore
+  const one = expectOf(
+    future({
+      now: { low: 100, likely: 100, high: 100 },
+      upkeep: [{ says: 'u', everyYears: 2, cost: 50 }],
+      risks: [risk(() => 0.1)],
+    }),
+    0.1,
+  );
   expect(one.spent.slice(0, 3)).toEqual([100, 200, 350]);
   expect(one.present[2]).toBeCloseTo(100 + 100 / 1.1 + 150 / 1.21, 9);
   expect(one.backup[2]).toBeCloseTo(0.19, 9);
@@ -56,15 +69,25 @@ const anyFuture = fc
     now: fc.integer({ min: 0, max: 9000 }),
     every: fc.integer({ min: 1, max: 9 }),
     risks: fc.array(
-      fc.record({ first: fc.double({ min: 0, max: 0.2, noNaN: true }), growth: fc.double({ min: 1, max: 1.6, noNaN: true }), after: fc.constantFrom('again' as const, 'never' as const), clearedEvery: fc.option(fc.integer({ min: 1, max: 6 })), cost: fc.integer({ min: 100, max: 9000 }) }),
+      fc.record({
+        first: fc.double({ min: 0, max: 0.2, noNaN: true }),
+        growth: fc.double({ min: 1, max: 1.6, noNaN: true }),
+        after: fc.constantFrom('again' as const, 'never' as const),
+        clearedEvery: fc.option(fc.integer({ min: 1, max: 6 })),
+        cost: fc.integer({ min: 100, max: 9000 }),
+      }),
       { maxLength: 4 },
     ),
   })
-  .map(({ now, every, risks }) => future({
-    now: { low: now * 0.8, likely: now, high: now * 1.5 },
-    upkeep: [{ says: 'u', everyYears: every, cost: 300 }],
-    risks: risks.map(({ first, growth, ...more }) => risk((year) => Math.min(0.9, first * growth ** year), more)),
-  })); // prettier-ignore
+  .map(({ now, every, risks }) =>
+    future({
+      now: { low: now * 0.8, likely: now, high: now * 1.5 },
+      upkeep: [{ says: 'u', everyYears: every, cost: 300 }],
+      risks: risks.map(({ first, growth, ...more }) =>
+        risk((year) => Math.min(0.9, first * growth ** year), more),
+      ),
+    }),
+  );
 
 describe('histories played', () => {
   it('have the mean and the chance of the closed form', () => {
@@ -78,16 +101,22 @@ describe('histories played', () => {
         for (const year of [0, 1, 10, YEARS]) {
           // Five standard errors: the spread of a history is at most some five times its greatest single cost.
           const spread = Math.max(200, (told.high[year]! - told.low[year]!) / 1.5);
-          expect(Math.abs(told.mean[year]! - spent[year]!)).toBeLessThan((6 * spread) / Math.sqrt(histories) + 0.02 * spent[year]! + 1);
-          expect(Math.abs(told.backup[year]! - backup[year]!)).toBeLessThan(5 * 0.5 / Math.sqrt(histories));
+          expect(Math.abs(told.mean[year]! - spent[year]!)).toBeLessThan(
+            (6 * spread) / Math.sqrt(histories) + 0.02 * spent[year]! + 1,
+          );
+          expect(Math.abs(told.backup[year]! - backup[year]!)).toBeLessThan(
+            (5 * 0.5) / Math.sqrt(histories),
+          );
         }
       }),
       { numRuns: 40 },
-    ); // prettier-ignore
+    );
   });
 
   it('are the same for the same seed, however many are played at a time', () => {
-    const { futures } = repairOf(derivedFrom([defect('roots', { extentRatio: 0.4 }), pool({ fillRatio: 0.5 })])); // prettier-ignore
+    const { futures } = repairOf(
+      derivedFrom([defect('roots', { extentRatio: 0.4 }), pool({ fillRatio: 0.5 })]),
+    );
     const all = startPlay(futures, { seed: 5, histories: 900 });
     all.step(900);
     const parts = startPlay(futures, { seed: 5, histories: 900 });
@@ -109,6 +138,8 @@ it('names what the answer hangs on, the most first, and where the pick turns', (
   const { site, plans, weighing } = repairOf(derive(demoInspection('alder-bend')));
   const sways = findSways(site, plans, weighing);
   expect(sways.length).toBeGreaterThan(3);
-  expect(sways.map(({ moves }) => moves)).toEqual(sways.map(({ moves }) => moves).sort((a, b) => b - a)); // prettier-ignore
+  expect(sways.map(({ moves }) => moves)).toEqual(
+    sways.map(({ moves }) => moves).sort((a, b) => b - a),
+  );
   expect(sways.some(({ pickAtLow, pickAtHigh }) => pickAtLow !== pickAtHigh)).toBe(true);
 });

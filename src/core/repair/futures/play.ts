@@ -71,7 +71,9 @@ function columnOf(future: Future, histories: number): Column {
   return {
     future,
     tables: future.risks.map(tableOf),
-    upkeep: Float64Array.from({ length: YEARS + 1 }, (_, year) => year === 0 ? 0 : upkeepIn(future.upkeep, year)), // prettier-ignore
+    upkeep: Float64Array.from({ length: YEARS + 1 }, (_, year) =>
+      year === 0 ? 0 : upkeepIn(future.upkeep, year),
+    ),
     spent: Array.from({ length: YEARS + 1 }, () => new Float32Array(histories)),
     backups: new Uint32Array(YEARS + 1),
   };
@@ -120,18 +122,25 @@ export function startPlay<Id extends string>(
       played = end;
       return played / histories;
     },
-    tell: () => columns.map((column, index) => ({ planId: futures[index]!.planId, ...summarise(column, played) })), // prettier-ignore
+    tell: () =>
+      columns.map((column, index) => ({
+        planId: futures[index]!.planId,
+        ...summarise(column, played),
+      })),
   };
 }
 
 function summarise({ spent, backups }: Column, played: number): Omit<Played, 'planId'> {
   const sorted = spent.map((column) => column.slice(0, played).sort());
-  const at = (share: number) => sorted.map((column) => column[Math.min(played - 1, Math.floor(share * played))] ?? 0); // prettier-ignore
+  const at = (share: number) =>
+    sorted.map((column) => column[Math.min(played - 1, Math.floor(share * played))] ?? 0);
   return {
     low: at(0.1),
     middle: at(0.5),
     high: at(0.9),
-    mean: sorted.map((column) => column.reduce((sum, value) => sum + value, 0) / Math.max(1, played)), // prettier-ignore
+    mean: sorted.map(
+      (column) => column.reduce((sum, value) => sum + value, 0) / Math.max(1, played),
+    ),
     backup: [...backups].map((count) => count / Math.max(1, played)),
   };
 }

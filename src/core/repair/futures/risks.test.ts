@@ -27,8 +27,13 @@ describe('what may go wrong, by hand from the assumptions', () => {
     expect(plain.chances[2]).toBeCloseTo(A.clogModerate * A.clogGrowth ** 2, 9);
     expect(plain.chances.at(-1)).toBe(0.9);
     expect(plain.clearedEvery).toBeNull();
-    const crowded = siteOf(derive(lineIn('vitrified-clay', 3, [zone, roots], { property: { households: 3 } }))); // prettier-ignore
-    expect(one(crowded, 'clog')!.chances[0]).toBeCloseTo(A.clogModerate * A.householdFactor ** 2 * A.smallBoreFactor, 9); // prettier-ignore
+    const crowded = siteOf(
+      derive(lineIn('vitrified-clay', 3, [zone, roots], { property: { households: 3 } })),
+    );
+    expect(one(crowded, 'clog')!.chances[0]).toBeCloseTo(
+      A.clogModerate * A.householdFactor ** 2 * A.smallBoreFactor,
+      9,
+    );
   });
 
   it('a cleaning that is done now comes round, and clears what has grown', () => {
@@ -49,7 +54,9 @@ describe('what may go wrong, by hand from the assumptions', () => {
     const hole = one(siteWith(defect('hole')), 'break')!;
     expect(hole.after).toBe('never');
     // 63 in 100 give way by the scale of the law, taken over whole years.
-    const stands = hole.chances.slice(0, A.breakYearsMajor).reduce((all, chance) => all * (1 - chance), 1); // prettier-ignore
+    const stands = hole.chances
+      .slice(0, A.breakYearsMajor)
+      .reduce((all, chance) => all * (1 - chance), 1);
     expect(1 - stands).toBeCloseTo(1 - Math.exp(-1), 9);
     expect(hole.cost).toBeGreaterThan(A.backupCost + 1000);
   });
@@ -66,7 +73,9 @@ describe('what may go wrong, by hand from the assumptions', () => {
     const age = one(old, 'age')!;
     expect(age.name).toBe('60 ft of cast iron wearing out');
     expect(age.chances).toHaveLength(YEARS);
-    expect(age.chances.every((chance, year) => year === 0 || chance >= age.chances[year - 1]!)).toBe(true); // prettier-ignore
+    expect(
+      age.chances.every((chance, year) => year === 0 || chance >= age.chances[year - 1]!),
+    ).toBe(true);
     const half: WorkDraft = { method: 'dig', lineId: 'main-line', fromFt: 0, toFt: 30 };
     const left = one(old, 'age', [half])!;
     expect(left.name).toBe('30 ft of cast iron wearing out');

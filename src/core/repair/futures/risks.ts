@@ -14,11 +14,25 @@ import { type Risk, YEARS } from './future';
 const CLOGS: readonly FindingKind[] = ['roots', 'grease', 'scale', 'mineral'];
 const SLOW: readonly FindingKind[] = ['scale', 'mineral'];
 const CATCHES: readonly FindingKind[] = [
-  'standing-water', 'lip', 'offset', 'intruding-tap', 'foreign-object', 'debris', 'layout',
-]; // prettier-ignore
+  'standing-water',
+  'lip',
+  'offset',
+  'intruding-tap',
+  'foreign-object',
+  'debris',
+  'layout',
+];
 const BREAKS: readonly FindingKind[] = [
-  'crack', 'break', 'hole', 'collapse', 'gap', 'deformation', 'wall-loss', 'spalling', 'coupling-failed',
-]; // prettier-ignore
+  'crack',
+  'break',
+  'hole',
+  'collapse',
+  'gap',
+  'deformation',
+  'wall-loss',
+  'spalling',
+  'coupling-failed',
+];
 
 /** Nothing is surer than this in one year. */
 const SUREST = 0.9;
@@ -27,7 +41,8 @@ const capital = (text: Severity) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 const bySeverity = (assumptions: Assumptions, family: string, severity: Severity): number =>
   assumptions[`${family}${capital(severity)}` as AssumptionKey];
 
-const years = <T>(of: (year: number) => T): T[] => Array.from({ length: YEARS }, (_, year) => of(year)); // prettier-ignore
+const years = <T>(of: (year: number) => T): T[] =>
+  Array.from({ length: YEARS }, (_, year) => of(year));
 
 /** How often a finding is cleaned, years. */
 export function cleanedEvery({ kind, severity }: Finding, assumptions: Assumptions): number {
@@ -45,7 +60,9 @@ function crowding({ derived, assumptions }: Site, { facts }: Finding): number {
 /** Chance that what wears out by Weibull's law gives way in a year, having lasted so far. */
 function weibullYears(fromYear: number, scaleYears: number, shape: number, times = 1): number[] {
   const hazard = (at: number) => (at / scaleYears) ** shape;
-  return years((year) => 1 - Math.exp(-times * (hazard(fromYear + year + 1) - hazard(fromYear + year)))); // prettier-ignore
+  return years(
+    (year) => 1 - Math.exp(-times * (hazard(fromYear + year + 1) - hazard(fromYear + year))),
+  );
 }
 
 /** What a finding may do while a plan leaves it; `null` when it does nothing. */
@@ -71,8 +88,18 @@ function riskOf(site: Site, plan: Plan, finding: Finding): Risk | null {
   }
   if (severity === 'slight' || isCleaned) return null;
   if (CATCHES.includes(kind)) {
-    const chance = Math.min(SUREST, bySeverity(assumptions, 'catch', severity) * crowding(site, finding)); // prettier-ignore
-    return { ...base, kind: 'catch', chances: years(() => chance), after: 'again', cost: assumptions.backupCost, clearedEvery: null }; // prettier-ignore
+    const chance = Math.min(
+      SUREST,
+      bySeverity(assumptions, 'catch', severity) * crowding(site, finding),
+    );
+    return {
+      ...base,
+      kind: 'catch',
+      chances: years(() => chance),
+      after: 'again',
+      cost: assumptions.backupCost,
+      clearedEvery: null,
+    };
   }
   if (!BREAKS.includes(kind)) return null;
   const repair = meanOf(aloneFor(site, finding)?.cost ?? usualDig(site));
@@ -95,19 +122,32 @@ function risksOfAge(site: Site, plan: Plan): Risk[] {
   const { assumptions, derived } = site;
   return [...site.beds].flatMap(([lineId, { lateral }]) => {
     const renewed = plan.works
-      .filter(({ method, lineId: on }) => on === lineId && ['replace', 'mend'].includes(methodById(method).role))
+      .filter(
+        ({ method, lineId: on }) =>
+          on === lineId && ['replace', 'mend'].includes(methodById(method).role),
+      )
       .map(({ fromFt, toFt }) => ({ fromFt, toFt }));
     const groups = new Map<string, { chances: number[]; ft: number; name: string }>();
     for (const segment of lateral.segments) {
       const { age, responsibleSide, material, zone } = segment;
-      if (!age || responsibleSide === 'public' || isCourtesy(derived.inspection, lateral, segment, zone)) continue;
+      if (
+        !age ||
+        responsibleSide === 'public' ||
+        isCourtesy(derived.inspection, lateral, segment, zone)
+      )
+        continue;
       const left = totalFt(subtract([segment], renewed));
       if (left <= 0 || lengthFt(segment) <= 0) continue;
       const years = (age.ageYears.from + age.ageYears.to) / 2;
       const key = `${material} ${segment.lined} ${years}`;
       const ft = left + (groups.get(key)?.ft ?? 0);
       const scale = age.lifeYears.to * assumptions.ageLifeFactor;
-      const chances = weibullYears(years, scale, assumptions.ageShape, ft / assumptions.ageStretchFt);
+      const chances = weibullYears(
+        years,
+        scale,
+        assumptions.ageShape,
+        ft / assumptions.ageStretchFt,
+      );
       groups.set(key, { chances, ft, name: nameMaterial(material) });
     }
     return [...groups.values()].map(({ chances, ft, name }): Risk => ({
@@ -120,7 +160,7 @@ function risksOfAge(site: Site, plan: Plan): Risk[] {
       clearedEvery: null,
     }));
   });
-} // prettier-ignore
+}
 
 /** Everything that may go wrong once a plan is carried out. */
 export function risksOf(site: Site, plan: Plan): Risk[] {

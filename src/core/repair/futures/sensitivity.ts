@@ -26,7 +26,10 @@ export function findSways(site: Site, plans: readonly Plan[], weighing: Weighing
   const lead = (assumptions: Site['assumptions'], horizonYears: number) => {
     const there = { ...site, assumptions };
     const weighed = weigh(
-      plans.map((plan) => ({ plan, expectation: expect(futureOf(there, plan), assumptions.discountRate) })),
+      plans.map((plan) => ({
+        plan,
+        expectation: expect(futureOf(there, plan), assumptions.discountRate),
+      })),
       { ...weighing, horizonYears, weight: riskWeight(profile, assumptions) },
     );
     return { weighed, pick: pickPlan(weighed, weighing).planId };
@@ -36,17 +39,36 @@ export function findSways(site: Site, plans: readonly Plan[], weighing: Weighing
     .filter(({ planId, ruledOut }) => planId !== base.pick && ruledOut === null)
     .sort((a, b) => a.objective - b.objective)[0];
   const leadOf = ({ weighed }: ReturnType<typeof lead>) => {
-    const of = (id: PlanId | undefined) => weighed.find(({ planId }) => planId === id)?.objective ?? 0;
+    const of = (id: PlanId | undefined) =>
+      weighed.find(({ planId }) => planId === id)?.objective ?? 0;
     return next ? of(next.planId) - of(base.pick) : of(base.pick);
   };
-  const swayOf = (key: Sway['key'], says: string, low: number, high: number, at: (value: number) => ReturnType<typeof lead>): Sway => {
+  const swayOf = (
+    key: Sway['key'],
+    says: string,
+    low: number,
+    high: number,
+    at: (value: number) => ReturnType<typeof lead>,
+  ): Sway => {
     const [atLow, atHigh] = [at(low), at(high)];
-    return { key, says, low, high, moves: Math.abs(leadOf(atHigh) - leadOf(atLow)), pickAtLow: atLow.pick, pickAtHigh: atHigh.pick };
+    return {
+      key,
+      says,
+      low,
+      high,
+      moves: Math.abs(leadOf(atHigh) - leadOf(atLow)),
+      pickAtLow: atLow.pick,
+      pickAtHigh: atHigh.pick,
+    };
   };
   const sways = ASSUMPTION_KEYS.filter((key) => !NOT_OF_FUTURES.includes(key)).map((key) => {
     const { low, high, says } = ASSUMPTION_TABLE[key];
-    return swayOf(key, says, low, high, (value) => lead({ ...site.assumptions, [key]: value }, weighing.horizonYears));
+    return swayOf(key, says, low, high, (value) =>
+      lead({ ...site.assumptions, [key]: value }, weighing.horizonYears),
+    );
   });
-  const stay = swayOf('horizonYears', 'How long the buyer stays', 3, 20, (value) => lead(site.assumptions, value));
+  const stay = swayOf('horizonYears', 'How long the buyer stays', 3, 20, (value) =>
+    lead(site.assumptions, value),
+  );
   return [stay, ...sways].filter(({ moves }) => moves >= 1).sort((a, b) => b.moves - a.moves);
-} // prettier-ignore
+}

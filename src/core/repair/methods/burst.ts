@@ -4,8 +4,13 @@ import { cannot, cures, methodOf } from './method';
 
 /** Pipe that breaks when it is burst; the others tear, bend or stay. */
 const BREAKS: readonly Material[] = [
-  'vitrified-clay', 'cast-iron', 'concrete', 'asbestos-cement', 'bituminous-fiber', 'unknown',
-]; // prettier-ignore
+  'vitrified-clay',
+  'cast-iron',
+  'concrete',
+  'asbestos-cement',
+  'bituminous-fiber',
+  'unknown',
+];
 
 export const burst = methodOf({
   id: 'burst',

@@ -10,15 +10,32 @@ import type { MethodId } from './method-id';
 
 /** What new pipe, or a new inside of the pipe, does away with. */
 export const IN_THE_PIPE: readonly FindingKind[] = [
-  'crack', 'break', 'hole', 'gap', 'offset', 'deformation', 'wall-loss', 'spalling', 'coupling-failed',
-  'infiltration', 'roots',
-]; // prettier-ignore
+  'crack',
+  'break',
+  'hole',
+  'gap',
+  'offset',
+  'deformation',
+  'wall-loss',
+  'spalling',
+  'coupling-failed',
+  'infiltration',
+  'roots',
+];
 
 /** What only new pipe does away with. */
 const ONLY_NEW_PIPE: readonly FindingKind[] = [
-  'collapse', 'lip', 'intruding-tap', 'standing-water', 'scale', 'grease', 'debris', 'mineral',
-  'foreign-object', 'vermin',
-]; // prettier-ignore
+  'collapse',
+  'lip',
+  'intruding-tap',
+  'standing-water',
+  'scale',
+  'grease',
+  'debris',
+  'mineral',
+  'foreign-object',
+  'vermin',
+];
 
 /** Offsets and squashed pipe beyond these a liner cannot be pulled or turned through. */
 const LINER_OFFSET_RATIO = 0.25;
@@ -100,7 +117,8 @@ export function verdictOfNewPipe(finding: Finding, site: Site): Verdict | null {
       ? cures('the fall is there: new pipe to grade has it')
       : cannot('whether the fall is there is not known: measure it first');
   if (kind === 'standing-water') return cures('new pipe is laid to grade, without the sag');
-  if (IN_THE_PIPE.includes(kind) || ONLY_NEW_PIPE.includes(kind)) return cures('the faulty pipe is taken out'); // prettier-ignore
+  if (IN_THE_PIPE.includes(kind) || ONLY_NEW_PIPE.includes(kind))
+    return cures('the faulty pipe is taken out');
   return null;
 }
 

@@ -23,10 +23,27 @@ import { treatRoots } from './treat-roots';
 
 /** Every method, in the order of works. */
 export const METHODS: readonly Method[] = [
-  notifyUtilityOwner, notifyAuthority, cleanout, raiseRiser, lookAgain, secondOpinion, abatement, dig,
-  replaceExposed, slabBreak, reroute, burst, ejector, jet, cut, treatRoots, descale, rampLip, liner,
+  notifyUtilityOwner,
+  notifyAuthority,
+  cleanout,
+  raiseRiser,
+  lookAgain,
+  secondOpinion,
+  abatement,
+  dig,
+  replaceExposed,
+  slabBreak,
+  reroute,
+  burst,
+  ejector,
+  jet,
+  cut,
+  treatRoots,
+  descale,
+  rampLip,
+  liner,
   patchLiner,
-]; // prettier-ignore
+];
 
 const BY_ID = new Map(METHODS.map((method) => [method.id, method]));
 

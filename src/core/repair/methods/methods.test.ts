@@ -17,11 +17,15 @@ const found = (there: Site, kind: Finding['kind']) =>
   there.derived.findings.find((one) => one.kind === kind)!;
 const does = (method: MethodId, said: Said) => {
   const there = site([said]);
-  return methodById(method).verdict(found(there, said['defect'] as Finding['kind']), there)?.does ?? null; // prettier-ignore
+  return (
+    methodById(method).verdict(found(there, said['defect'] as Finding['kind']), there)?.does ?? null
+  );
 };
 const bars = (method: MethodId, said: Said) => {
   const there = site([said]);
-  return methodById(method).barredBy(found(there, said['defect'] as Finding['kind']), there) !== null; // prettier-ignore
+  return (
+    methodById(method).barredBy(found(there, said['defect'] as Finding['kind']), there) !== null
+  );
 };
 
 const SAG = pool({ fillRatio: 0.5 });
@@ -62,7 +66,7 @@ describe('what each method does for what was found', () => {
     ['notify-authority', CRACK, null],
   ])('%s for %o: %s', (method, said, expected) => {
     expect(does(method, said)).toBe(expected);
-  }); // prettier-ignore
+  });
 });
 
 describe('what stands in the way of a method', () => {
@@ -87,7 +91,10 @@ describe('what stands in the way of a method', () => {
 
   const inPipe = (material: string, method: MethodId, said: readonly Said[] = []) => {
     const there = siteOf(derive(lineIn(material, 4, [zone('yard'), ...said])));
-    return whyNotOver(there, methodById(method), bedOf(there, 'main-line'), { fromFt: 28, toFt: 32 }); // prettier-ignore
+    return whyNotOver(there, methodById(method), bedOf(there, 'main-line'), {
+      fromFt: 28,
+      toFt: 32,
+    });
   };
   it.each<[string, MethodId, RegExp | null]>([
     ['bituminous-fiber', 'cut', /tears tar-paper pipe/],
@@ -127,13 +134,22 @@ describe('what stands in the way of a method', () => {
     expect(inPipe('vitrified-clay', 'treat-roots', [ROOTS, GONE])).toMatch(/soil is visible/);
   });
 
-  it.each([['under-house', 'slab-break'], ['crawlspace', 'replace-exposed'], ['basement', 'replace-exposed'], ['street', 'dig']] as const)('under %s new pipe is laid by %s', (name, method) => {
-    const there = siteOf(derivedFrom([zone(name), wall], { job: { scope: 'lateral-and-building-drain' } }));
-    const able = METHODS.filter(({ role, id }) => role === 'replace' && !['reroute', 'burst', 'ejector'].includes(id)).filter(
+  it.each([
+    ['under-house', 'slab-break'],
+    ['crawlspace', 'replace-exposed'],
+    ['basement', 'replace-exposed'],
+    ['street', 'dig'],
+  ] as const)('under %s new pipe is laid by %s', (name, method) => {
+    const there = siteOf(
+      derivedFrom([zone(name), wall], { job: { scope: 'lateral-and-building-drain' } }),
+    );
+    const able = METHODS.filter(
+      ({ role, id }) => role === 'replace' && !['reroute', 'burst', 'ejector'].includes(id),
+    ).filter(
       (one) => whyNotOver(there, one, bedOf(there, 'main-line'), { fromFt: 20, toFt: 24 }) === null,
     );
     expect(able.map(({ id }) => id)).toEqual([method]);
-  }); // prettier-ignore
+  });
 });
 
 describe('the list of methods', () => {
@@ -150,7 +166,9 @@ describe('the list of methods', () => {
       expect(by.length, id).toBeGreaterThan(8);
       if (role === 'replace' && id !== 'ejector') expect(needsPermit, id).toBe(true);
     }
-    expect(methodById('liner').firstIn(bedOf(site([]), 'main-line').cells[0]!, site([]), 'main-line')).toEqual(['jet']); // prettier-ignore
+    expect(
+      methodById('liner').firstIn(bedOf(site([]), 'main-line').cells[0]!, site([]), 'main-line'),
+    ).toEqual(['jet']);
     expect(() => methodById('magic' as MethodId)).toThrow('magic');
     expect(CLAY['material']).toBe('vitrified-clay');
   });

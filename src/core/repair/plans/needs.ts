@@ -64,4 +64,4 @@ function needsOfAge(site: Site, needs: readonly Need[]): Need[] {
     );
     return subtract(old, replaced).map((stretch): Need => ({ what: 'renew', lineId, stretch }));
   });
-} // prettier-ignore
+}

@@ -26,8 +26,13 @@ describe('the three plans, on any line', () => {
         const site = siteOf(derive(inspection));
         const sags = site.owned.filter(({ kind }) => kind === 'standing-water').map(({ id }) => id);
         for (const { works } of planAll(site))
-          for (const { method, cures } of works.filter(({ cures }) => cures.some((id) => sags.includes(id)))) // prettier-ignore
-            expect(roleOf({ method }) === 'replace' && method !== 'burst', `${method} ${cures.join()}`).toBe(true); // prettier-ignore
+          for (const { method, cures } of works.filter(({ cures }) =>
+            cures.some((id) => sags.includes(id)),
+          ))
+            expect(
+              roleOf({ method }) === 'replace' && method !== 'burst',
+              `${method} ${cures.join()}`,
+            ).toBe(true);
       }),
       RUNS,
     );
@@ -39,12 +44,23 @@ describe('the three plans, on any line', () => {
         const site = siteOf(derive(inspection));
         for (const { works } of planAll(site))
           for (const [at, work] of works.entries()) {
-            const asbestos = cellsWithin(bedOf(site, work.lineId), work).filter(({ material }) => material === 'asbestos-cement'); // prettier-ignore
+            const asbestos = cellsWithin(bedOf(site, work.lineId), work).filter(
+              ({ material }) => material === 'asbestos-cement',
+            );
             if (asbestos.length === 0) continue;
             expect(work.method).not.toBe('descale');
             if (roleOf(work) !== 'replace' || work.method === 'reroute') continue;
             for (const cell of asbestos)
-              expect(works.slice(0, at).some((first) => first.method === 'abatement' && first.fromFt <= cell.fromFt && first.toFt >= cell.toFt)).toBe(true); // prettier-ignore
+              expect(
+                works
+                  .slice(0, at)
+                  .some(
+                    (first) =>
+                      first.method === 'abatement' &&
+                      first.fromFt <= cell.fromFt &&
+                      first.toFt >= cell.toFt,
+                  ),
+              ).toBe(true);
           }
       }),
       RUNS,
@@ -57,7 +73,9 @@ describe('the three plans, on any line', () => {
         const site = siteOf(derive(inspection));
         fc.pre(site.utilityLines.size > 0);
         for (const { works } of planAll(site)) {
-          const forced = works.filter(({ method }) => ['cut', 'jet', 'descale', 'burst', 'liner', 'patch-liner'].includes(method)); // prettier-ignore
+          const forced = works.filter(({ method }) =>
+            ['cut', 'jet', 'descale', 'burst', 'liner', 'patch-liner'].includes(method),
+          );
           expect(forced.filter(({ lineId }) => site.utilityLines.has(lineId))).toEqual([]);
         }
         const isOwned = site.owned.some(({ kind }) => kind === 'utility-crossing');
@@ -73,7 +91,9 @@ describe('the three plans, on any line', () => {
       fc.property(anyScopedLine, (inspection) => {
         const site = siteOf(derive(inspection));
         for (const { id, works } of planAll(site)) {
-          const broken = checkWorks(site, works).filter(({ rule }) => ['ground', 'pipe', 'first', 'way-in', 'short', 'passes'].includes(rule)); // prettier-ignore
+          const broken = checkWorks(site, works).filter(({ rule }) =>
+            ['ground', 'pipe', 'first', 'way-in', 'short', 'passes'].includes(rule),
+          );
           expect(broken, id).toEqual([]);
         }
       }),
@@ -116,11 +136,13 @@ describe('the three plans, on any line', () => {
     const doubled = {
       ...CHERT_BOOK,
       id: 'double',
-      prices: Object.fromEntries(PRICE_KEYS.map((key) => {
-        const { low, likely, high } = PRICE_TABLE[key];
-        return [key, scaleRange({ low, likely, high }, 2)];
-      })),
-    }; // prettier-ignore
+      prices: Object.fromEntries(
+        PRICE_KEYS.map((key) => {
+          const { low, likely, high } = PRICE_TABLE[key];
+          return [key, scaleRange({ low, likely, high }, 2)];
+        }),
+      ),
+    };
     fc.assert(
       fc.property(anyScopedLine, (inspection) => {
         const once = planAll(siteOf(derive(inspection)));

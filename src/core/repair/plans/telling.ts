@@ -39,7 +39,10 @@ export function looks(site: Site): WorkDraft[] {
 /** A contractor's opinion on what must be ended and what no method here ends. */
 export function opinions(site: Site): WorkDraft[] {
   return site.owned
-    .filter(({ action, placed, kind }) => (action === 'repair' || action === 'urgent') && placed && kind !== 'utility-crossing')
+    .filter(
+      ({ action, placed, kind }) =>
+        (action === 'repair' || action === 'urgent') && placed && kind !== 'utility-crossing',
+    )
     .filter((finding) => !canBeMet(site, { what: 'cure', finding }))
     .map((finding) => over('second-opinion', finding));
-} // prettier-ignore
+}

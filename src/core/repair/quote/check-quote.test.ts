@@ -7,9 +7,33 @@ import { defect, lineIn } from '../../testing/rules';
 import { repairOf } from '../repair';
 import { checkQuote } from './check-quote';
 
-const line = (method: QuoteLine['method'], fromFt: number | null, toFt: number | null, more: Partial<QuoteLine> = {}): QuoteLine => ({ method, fromFt, toFt, lengthFt: null, price: null, ...more }); // prettier-ignore
-const EVERYTHING = ['cleaning', 'tees', 'abatement', 'permit', 'right-of-way', 'restoration', 'marks', 'shoring', 'proof'] as const; // prettier-ignore
-const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): QuoteDecision => ({ id: 'Q', kind: 'contractor-quote', reason: '', from: 'a contractor', total: null, lines, includes: EVERYTHING, ...more }); // prettier-ignore
+const line = (
+  method: QuoteLine['method'],
+  fromFt: number | null,
+  toFt: number | null,
+  more: Partial<QuoteLine> = {},
+): QuoteLine => ({ method, fromFt, toFt, lengthFt: null, price: null, ...more });
+const EVERYTHING = [
+  'cleaning',
+  'tees',
+  'abatement',
+  'permit',
+  'right-of-way',
+  'restoration',
+  'marks',
+  'shoring',
+  'proof',
+] as const;
+const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): QuoteDecision => ({
+  id: 'Q',
+  kind: 'contractor-quote',
+  reason: '',
+  from: 'a contractor',
+  total: null,
+  lines,
+  includes: EVERYTHING,
+  ...more,
+});
 
 const { site, plans } = repairOf(derive(demoInspection('alder-bend')));
 const fixing = plans[1]!;
@@ -28,18 +52,44 @@ describe('a quote for what the plan asks', () => {
   });
 
   it.each<[string, QuoteDecision, string[]]>([
-    ['priced for other feet than its ends', quote([{ ...good[0]!, lengthFt: 10 }, good[1]!]), ['length']],
-    ['stops short of a finding', quote([line('dig', dig!.fromFt, dig!.toFt - 6), good[1]!]), ['length', 'missing']],
-    ['digs more than is needed', quote([line('dig', dig!.fromFt - 5, dig!.toFt), good[1]!]), ['length']],
-    ['a liner over the sag', quote([line('liner', dig!.fromFt, dig!.toFt), good[1]!]), ['method', 'missing']],
+    [
+      'priced for other feet than its ends',
+      quote([{ ...good[0]!, lengthFt: 10 }, good[1]!]),
+      ['length'],
+    ],
+    [
+      'stops short of a finding',
+      quote([line('dig', dig!.fromFt, dig!.toFt - 6), good[1]!]),
+      ['length', 'missing'],
+    ],
+    [
+      'digs more than is needed',
+      quote([line('dig', dig!.fromFt - 5, dig!.toFt), good[1]!]),
+      ['length'],
+    ],
+    [
+      'a liner over the sag',
+      quote([line('liner', dig!.fromFt, dig!.toFt), good[1]!]),
+      ['method', 'missing'],
+    ],
     ['says nowhere where', quote([line('burst', null, null), ...good]), ['unplaced']],
-    ['names no permits', quote(good, { includes: EVERYTHING.filter((one) => !['permit', 'right-of-way'].includes(one)) }), ['permit', 'right-of-way']],
-    ['names nothing', quote(good, { includes: [] }), ['permit', 'right-of-way', 'restoration', 'marks', 'shoring', 'proof']],
+    [
+      'names no permits',
+      quote(good, {
+        includes: EVERYTHING.filter((one) => !['permit', 'right-of-way'].includes(one)),
+      }),
+      ['permit', 'right-of-way'],
+    ],
+    [
+      'names nothing',
+      quote(good, { includes: [] }),
+      ['permit', 'right-of-way', 'restoration', 'marks', 'shoring', 'proof'],
+    ],
     ['too cheap', quote(good, { total: 1500 }), ['price']],
     ['too dear for one work', quote([{ ...good[0]!, price: 40_000 }, good[1]!]), ['price']],
   ])('%s', (_, given, expected) => {
     expect([...new Set(abouts(given))]).toEqual(expected);
-  }); // prettier-ignore
+  });
 
   it('is placed at the plan’s work where it does not say where', () => {
     expect(abouts(quote([line('dig', null, null, { lengthFt: 18 }), good[1]!]))).toEqual([]);
@@ -48,7 +98,9 @@ describe('a quote for what the plan asks', () => {
   it('gives the works of its lines, and says what it misses by number', () => {
     const { remarks, misses } = of(quote([good[1]!]));
     expect(misses).toHaveLength(2);
-    expect(remarks.find(({ about }) => about === 'missing')!.text).toMatch(/does not deal with findings \d, \d/); // prettier-ignore
+    expect(remarks.find(({ about }) => about === 'missing')!.text).toMatch(
+      /does not deal with findings \d, \d/,
+    );
   });
 });
 
@@ -61,8 +113,18 @@ it('asks for the tees that a liner closes', () => {
 });
 
 it('wants abatement before asbestos cement is dug out', () => {
-  const all = repairOf(derive(lineIn('asbestos-cement', 6, [{ ...CLAY, kind: 'zone', zone: 'yard' }, defect('hole')]))); // prettier-ignore
-  const bare = quote([line('dig', 28, 32)], { includes: EVERYTHING.filter((one) => one !== 'abatement') }); // prettier-ignore
-  expect(checkQuote(all.site, all.plans[1]!, bare).remarks.map(({ about }) => about)).toContain('abatement'); // prettier-ignore
-  expect(checkQuote(all.site, all.plans[1]!, quote([line('dig', 28, 32)])).remarks.map(({ about }) => about)).not.toContain('abatement'); // prettier-ignore
+  const all = repairOf(
+    derive(lineIn('asbestos-cement', 6, [{ ...CLAY, kind: 'zone', zone: 'yard' }, defect('hole')])),
+  );
+  const bare = quote([line('dig', 28, 32)], {
+    includes: EVERYTHING.filter((one) => one !== 'abatement'),
+  });
+  expect(checkQuote(all.site, all.plans[1]!, bare).remarks.map(({ about }) => about)).toContain(
+    'abatement',
+  );
+  expect(
+    checkQuote(all.site, all.plans[1]!, quote([line('dig', 28, 32)])).remarks.map(
+      ({ about }) => about,
+    ),
+  ).not.toContain('abatement');
 });

@@ -48,7 +48,8 @@ export function listPools(truth: LateralTruth, line: TruthLine): TrueThing[] {
   for (let atFt = CELL_FT / 4; atFt < line.lengthFt; atFt += CELL_FT / 2) {
     const levelIn = water.poolLevelIn(line.id, atFt);
     const isWet = levelIn !== null && levelIn - levelAtIn(line.invert, atFt) >= FILM_IN;
-    if (isWet && !isIn) pools.push({ lineId: line.id, kind: 'standing-water', fromFt: atFt, toFt: atFt }); // prettier-ignore
+    if (isWet && !isIn)
+      pools.push({ lineId: line.id, kind: 'standing-water', fromFt: atFt, toFt: atFt });
     if (isWet) pools.at(-1)!.toFt = atFt;
     isIn = isWet;
   }

@@ -47,7 +47,10 @@ describe('characters', () => {
     expect(rows.filter(({ outcome }) => outcome === 'unseen').length).toBeGreaterThan(1);
   });
   it('the studio line holds three pools before it joins the house', () => {
-    const pools = listTrueThings(byId.get('slab-court')!).filter(({ kind, lineId, toFt, fromFt }) => kind === 'standing-water' && lineId === 'studio' && toFt - fromFt > 1); // prettier-ignore
+    const pools = listTrueThings(byId.get('slab-court')!).filter(
+      ({ kind, lineId, toFt, fromFt }) =>
+        kind === 'standing-water' && lineId === 'studio' && toFt - fromFt > 1,
+    );
     expect(pools).toHaveLength(3);
   });
   it('the new plastic line is whole and dry', () => {

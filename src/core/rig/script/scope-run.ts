@@ -121,7 +121,8 @@ export function scopeRun(truth: LateralTruth, plan: RunPlan, seed: number, start
 
 function endOf(rig: Rig, state: RigState, lineEndFt: number): EntryDraft {
   const place = { pass: 'out' as const, readingFt: readCounter(state.readingFt) };
-  const end = (reason: string, confirmedBy: string) => ({ kind: 'end', ...place, reason, confirmedBy }) as EntryDraft; // prettier-ignore
+  const end = (reason: string, confirmedBy: string) =>
+    ({ kind: 'end', ...place, reason, confirmedBy }) as EntryDraft;
   const line = rig.path.pieces[1]!.line!;
   if (state.headFt >= lineEndFt - 1e-6) {
     if (rig.path.facing === 'upstream') return end(line.head, 'sight');

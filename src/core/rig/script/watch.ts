@@ -122,7 +122,12 @@ export function watchPass(rig: Rig, pass: Pass) {
         const began = open.get(thing);
         if (!began || thing.kind !== 'defect') continue;
         const { atFt: _at, toFt: _to, ...what } = thing.what;
-        say(state, { kind: 'defect', sizeBasis: 'eye', ...ends(began.fromReadingFt, state.readingFt), ...what }); // prettier-ignore
+        say(state, {
+          kind: 'defect',
+          sizeBasis: 'eye',
+          ...ends(began.fromReadingFt, state.readingFt),
+          ...what,
+        });
       }
     },
   };

@@ -94,7 +94,16 @@ export function layBed(line: TruthLine): Bed {
   });
   const basinOf = new Int32Array(cells);
   basins.forEach(({ from, to }, index) => basinOf.fill(index, from, to + 1));
-  return { line, cells, floorFt, boreFt, slope, materials: pipes.map(({ material }) => material), basins, basinOf }; // prettier-ignore
+  return {
+    line,
+    cells,
+    floorFt,
+    boreFt,
+    slope,
+    materials: pipes.map(({ material }) => material),
+    basins,
+    basinOf,
+  };
 }
 
 /** Whether the floor goes down next after a cell, level stretches passed over. */

@@ -58,7 +58,10 @@ export function createWater(truth: LateralTruth, fullRatio = 1): Water {
     if (!line) throw new Error(`Lateral ${truth.id} has no line ${lineId}`);
     const bed = layBed(line);
     const into = line.joins
-      ? { stream: streamOf(line.joins.lineId), cell: cellAt(streamOf(line.joins.lineId).bed, line.joins.atFt) } // prettier-ignore
+      ? {
+          stream: streamOf(line.joins.lineId),
+          cell: cellAt(streamOf(line.joins.lineId).bed, line.joins.atFt),
+        }
       : null;
     const pools = Float64Array.from(
       bed.basins,

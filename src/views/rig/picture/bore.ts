@@ -44,7 +44,8 @@ export function placeRings(path: RigPath, fromFt: number, toFt: number, isFar = 
     if (kind === 'defect') [-0.0005, 0.012, 0.05].forEach((byFt) => add(startFt + byFt));
   }
   for (const jointFt of path.joints) JOINT_OFFSETS_FT.forEach((byFt) => add(jointFt + byFt));
-  for (const { atFt } of edgesOf(path)) [-0.013, -0.001, 0.001, 0.06, 0.3].forEach((byFt) => add(atFt + byFt)); // prettier-ignore
+  for (const { atFt } of edgesOf(path))
+    [-0.013, -0.001, 0.001, 0.06, 0.3].forEach((byFt) => add(atFt + byFt));
   return [...places].sort((a, b) => a - b);
 }
 
@@ -73,7 +74,7 @@ export function buildBore(
       points[index] = pointIn(frame, clock, wall.radiusFt, wall.alongFt);
       colours.set([wall.red, wall.green, wall.blue], index * 3);
       finishes.set([wall.gloss, wall.grain], index * 2);
-      grains.set([side / SIDES * 3, atFt * 2.2], index * 2); // prettier-ignore
+      grains.set([(side / SIDES) * 3, atFt * 2.2], index * 2);
     }
   });
   const at = (ring: number, side: number) => points[ring * (SIDES + 1) + ((side + SIDES) % SIDES)]!;
@@ -83,7 +84,9 @@ export function buildBore(
     for (let side = 0; side <= SIDES; side += 1) {
       const index = ring * (SIDES + 1) + side;
       points[index]!.toArray(positions, index * 3);
-      const along = at(Math.min(rings.length - 1, ring + 1), side).clone().sub(at(Math.max(0, ring - 1), side)); // prettier-ignore
+      const along = at(Math.min(rings.length - 1, ring + 1), side)
+        .clone()
+        .sub(at(Math.max(0, ring - 1), side));
       const round = at(ring, side + 1)
         .clone()
         .sub(at(ring, side - 1));

@@ -41,13 +41,25 @@ export function drawEnd(path: RigPath): Sink {
       number,
     ];
     for (let turn = -10; turn < 10; turn += 1) {
-      const angles = [turn, turn + 1].map((at) => (at / 10) * Math.PI * (isTank ? 0.62 : 0.66)) as [number, number]; // prettier-ignore
+      const angles = [turn, turn + 1].map((at) => (at / 10) * Math.PI * (isTank ? 0.62 : 0.66)) as [
+        number,
+        number,
+      ];
       const [low, high] = angles;
       const dirt = rough3(part * 0.4 + 9, turn * 0.5 + 40, 3);
       const wet = Math.sin(low) < -0.55;
       const isJoint = !isTank && part % 8 === 3;
       const shade = (isJoint ? 0.4 : 0.88 + 0.2 * dirt) * (wet ? 0.5 : 1);
-      sink.quad([onWall(low, alongs[0]), onWall(low, alongs[1]), onWall(high, alongs[1]), onWall(high, alongs[0])], [colour[0] * shade, colour[1] * shade, colour[2] * shade], wet ? 0.9 : 0.3); // prettier-ignore
+      sink.quad(
+        [
+          onWall(low, alongs[0]),
+          onWall(low, alongs[1]),
+          onWall(high, alongs[1]),
+          onWall(high, alongs[0]),
+        ],
+        [colour[0] * shade, colour[1] * shade, colour[2] * shade],
+        wet ? 0.9 : 0.3,
+      );
     }
   }
   // What runs or stands in it.
@@ -56,14 +68,22 @@ export function drawEnd(path: RigPath): Sink {
     : -wideFt * 0.62;
   const half = Math.sqrt(Math.max(0.0001, wideFt ** 2 - levelAt ** 2));
   const water = (side: number, along: number) =>
-    middle.clone().addScaledVector(up, levelAt).addScaledVector(level, side * half).addScaledVector(frame.right, along); // prettier-ignore
+    middle
+      .clone()
+      .addScaledVector(up, levelAt)
+      .addScaledVector(level, side * half)
+      .addScaledVector(frame.right, along);
   for (let part = 0; part < 24; part += 1) {
     const [from, to] = [part, part + 1].map((at) => (at / 24 - 0.5) * 2 * longFt) as [
       number,
       number,
     ];
     const shade = 0.5 + 0.5 * rough3(part * 0.9, 4, 7);
-    sink.quad([water(-1, from), water(-1, to), water(1, to), water(1, from)], [0.1 * shade, 0.14 * shade, 0.14 * shade], 1.6); // prettier-ignore
+    sink.quad(
+      [water(-1, from), water(-1, to), water(1, to), water(1, from)],
+      [0.1 * shade, 0.14 * shade, 0.14 * shade],
+      1.6,
+    );
   }
   if (isTank) hangBaffle(sink, middle, wideFt, level, frame.right);
   return sink;
@@ -105,6 +125,9 @@ function closeEnd(
     sink.quad([at(from, 0.78), at(from, 0.84), at(to, 0.84), at(to, 0.78)], [0.5, 0.46, 0.4], 0.3);
   }
   const corner = (x: number, y: number) =>
-    centre.clone().addScaledVector(right, x * radiusFt * 0.26).addScaledVector(up, y * radiusFt * 0.26); // prettier-ignore
+    centre
+      .clone()
+      .addScaledVector(right, x * radiusFt * 0.26)
+      .addScaledVector(up, y * radiusFt * 0.26);
   sink.quad([corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)], [0.58, 0.5, 0.36], 0.5);
 }

@@ -15,7 +15,11 @@ export type Frame = {
 /** Frame of the bore at a distance from the rim. */
 export function frameAt(path: RigPath, atFt: number): Frame {
   const { x, y, z, yaw, pitch } = courseAt(path, atFt);
-  const forward = new Vector3(Math.cos(pitch) * Math.cos(yaw), Math.sin(pitch), Math.cos(pitch) * Math.sin(yaw)); // prettier-ignore
+  const forward = new Vector3(
+    Math.cos(pitch) * Math.cos(yaw),
+    Math.sin(pitch),
+    Math.cos(pitch) * Math.sin(yaw),
+  );
   // Level across, whatever the pipe does: it never turns over in a drop.
   const right = new Vector3(-Math.sin(yaw), 0, Math.cos(yaw));
   const up = new Vector3().crossVectors(right, forward);

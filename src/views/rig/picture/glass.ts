@@ -33,7 +33,10 @@ function bakeGlass(): DataTexture {
         if (away > 1) continue;
         // A drop is a small lens: bright below, dark at its upper edge.
         const tall = (y - drop.y) / drop.radius;
-        shine = Math.max(shine, (1 - away) * 0.4 + 0.6 * rise(0.2, 0.8, -tall) * rise(0, 0.3, 1 - away)); // prettier-ignore
+        shine = Math.max(
+          shine,
+          (1 - away) * 0.4 + 0.6 * rise(0.2, 0.8, -tall) * rise(0, 0.3, 1 - away),
+        );
         shade = Math.max(shade, rise(0.62, 0.95, away) * 0.8 + 0.3 * rise(0, 0.8, tall));
       }
       data.set([smear * 255, shine * 255, shade * 255, 255], (row * WIDE + column) * 4);

@@ -15,7 +15,8 @@ const TILE = 128;
 /** A tile of grain without a seam: wrapped round two circles so that both ends meet. */
 function grainTile(): DataTexture {
   const data = new Uint8Array(TILE * TILE);
-  const ring = (share: number, radius: number) => [Math.cos(share * 2 * Math.PI) * radius, Math.sin(share * 2 * Math.PI) * radius] as const; // prettier-ignore
+  const ring = (share: number, radius: number) =>
+    [Math.cos(share * 2 * Math.PI) * radius, Math.sin(share * 2 * Math.PI) * radius] as const;
   for (let row = 0; row < TILE; row += 1)
     for (let column = 0; column < TILE; column += 1) {
       let value = 0;

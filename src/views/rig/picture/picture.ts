@@ -113,7 +113,9 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
     draw: (view) => {
       look(view);
       const first = Math.max(0, Math.floor((view.headFt - SEEN_BEHIND_FT) / PIECE_FT));
-      const last = Math.floor(Math.min(path.lengthFt - 0.01, view.headFt + SEEN_AHEAD_FT) / PIECE_FT); // prettier-ignore
+      const last = Math.floor(
+        Math.min(path.lengthFt - 0.01, view.headFt + SEEN_AHEAD_FT) / PIECE_FT,
+      );
       const shown = new Set<Group>();
       for (let index = first; index <= last; index += 1) {
         shown.add(pieceAt(index, index * PIECE_FT > view.headFt + FAR_FROM_FT));
@@ -125,7 +127,11 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       material.uniforms['lamp']!.value = openIris(path, view.headFt);
       const [red, green, blue] = view.isMurky ? MURKY_WATER : CLEAR_WATER;
       material.uniforms['murk']!.value.setRGB(red, green, blue);
-      material.uniforms['murkPerFt']!.value = view.isUnder ? (view.isMurky ? MURKY_PER_FT : CLEAR_PER_FT) : 0; // prettier-ignore
+      material.uniforms['murkPerFt']!.value = view.isUnder
+        ? view.isMurky
+          ? MURKY_PER_FT
+          : CLEAR_PER_FT
+        : 0;
       motes.visible = view.isUnder;
       if (view.isUnder) {
         motes.position.copy(camera.position);
@@ -144,7 +150,9 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       camera.updateProjectionMatrix();
     },
     dispose: () => {
-      pieces.forEach((group) => group.children.forEach((child) => (child as Mesh).geometry.dispose())); // prettier-ignore
+      pieces.forEach((group) =>
+        group.children.forEach((child) => (child as Mesh).geometry.dispose()),
+      );
       material.dispose();
       renderer.dispose();
     },

@@ -77,7 +77,10 @@ function drawBand(
   const shaper = shapeWall(path, clampTo(nearFt), clampTo(farFt));
   const light = 1 / (1 + 0.55 * nearFt * nearFt);
   const radii = (aheadFt: number) =>
-    Array.from({ length: SIDES + 1 }, (_, side) => shaper.at(clampTo(aheadFt), (12 * side) / SIDES % 12).radiusFt); // prettier-ignore
+    Array.from(
+      { length: SIDES + 1 },
+      (_, side) => shaper.at(clampTo(aheadFt), ((12 * side) / SIDES) % 12).radiusFt,
+    );
   const [far, near] = [radii(farFt), radii(nearFt)];
   for (let side = 0; side < SIDES; side += 1) {
     const clocks = [(12 * side) / SIDES, (12 * (side + 1)) / SIDES] as const;
@@ -139,7 +142,8 @@ function drawMark(
   const aheadFt = thing.fromFt - view.headFt;
   const radiusFt = boreAtFt(path, thing.fromFt) / 2;
   const { clockFrom = 12, clockTo = clockFrom, extentRatio = 0.1 } = thing.what;
-  const at = (clock: number, share: number) => project(context, path, view, aheadFt, clock, radiusFt * share); // prettier-ignore
+  const at = (clock: number, share: number) =>
+    project(context, path, view, aheadFt, clock, radiusFt * share);
   const stroke = (from: Spot, to: Spot) => {
     context.beginPath();
     context.moveTo(from.x, from.y);
@@ -147,25 +151,39 @@ function drawMark(
     context.stroke();
   };
   const random = seededRandom(seedOf(thing.lineId, thing.stationFt));
-  const span = thing.what.clockFrom === undefined ? 12 : (((clockTo - clockFrom) % 12) + 12) % 12 || 1; // prettier-ignore
+  const span =
+    thing.what.clockFrom === undefined ? 12 : (((clockTo - clockFrom) % 12) + 12) % 12 || 1;
   switch (thing.what.defect) {
     case 'roots':
       context.strokeStyle = '#b08a4c';
       context.lineWidth = 1.5;
       for (let strand = 0; strand < 20 + 300 * extentRatio; strand += 1) {
         const clock = clockFrom + span * random.next();
-        stroke(at(clock, 1), at(clock + random.normal() * 0.7, 1 - (0.3 + 1.1 * Math.sqrt(extentRatio)) * random.next())); // prettier-ignore
+        stroke(
+          at(clock, 1),
+          at(
+            clock + random.normal() * 0.7,
+            1 - (0.3 + 1.1 * Math.sqrt(extentRatio)) * random.next(),
+          ),
+        );
       }
       break;
     case 'crack':
       context.strokeStyle = '#0a0705';
       context.lineWidth = formOf(thing.what) === 'hairline' ? 1.5 : 4;
       if (thing.what.direction === 'round') {
-        for (let part = 0; part < 12; part += 1) stroke(at(clockFrom + (span * part) / 12, 0.99), at(clockFrom + (span * (part + 1)) / 12, 0.99)); // prettier-ignore
+        for (let part = 0; part < 12; part += 1)
+          stroke(
+            at(clockFrom + (span * part) / 12, 0.99),
+            at(clockFrom + (span * (part + 1)) / 12, 0.99),
+          );
       } else {
         for (let part = 0; part < (formOf(thing.what) === 'several' ? 4 : 1); part += 1) {
           const clock = clockFrom + part;
-          stroke(at(clock, 0.99), project(context, path, view, aheadFt * 0.55, clock + 0.2 * random.normal(), radiusFt)); // prettier-ignore
+          stroke(
+            at(clock, 0.99),
+            project(context, path, view, aheadFt * 0.55, clock + 0.2 * random.normal(), radiusFt),
+          );
         }
       }
       break;
@@ -180,10 +198,21 @@ function drawMark(
     case 'unidentified':
     case 'intruding-tap': {
       const spot = thing.what.defect === 'intruding-tap' ? at(clockFrom, 0.7) : at(6.3, 0.72);
-      const colours = { 'foreign-object': '#c92a20', vermin: '#6b5f4e', unidentified: '#15161a', 'intruding-tap': '#a0583c' }; // prettier-ignore
+      const colours = {
+        'foreign-object': '#c92a20',
+        vermin: '#6b5f4e',
+        unidentified: '#15161a',
+        'intruding-tap': '#a0583c',
+      };
       context.fillStyle = colours[thing.what.defect];
       context.beginPath();
-      context.arc(spot.x, spot.y, (0.32 * radiusFt * context.canvas.height) / 2 / FIELD / Math.max(0.1, aheadFt), 0, 2 * Math.PI); // prettier-ignore
+      context.arc(
+        spot.x,
+        spot.y,
+        (0.32 * radiusFt * context.canvas.height) / 2 / FIELD / Math.max(0.1, aheadFt),
+        0,
+        2 * Math.PI,
+      );
       context.fill();
       break;
     }
@@ -200,5 +229,6 @@ function dim(context: CanvasRenderingContext2D, view: PictureView): void {
     context.fillRect(0, 0, width, height);
   };
   if (view.isUnder) cover(view.isMurky ? 'rgb(92 70 40 / 92%)' : 'rgb(20 70 66 / 62%)');
-  if (view.lens.fouledRatio > 0.03) cover(`rgb(96 80 54 / ${Math.round(90 * view.lens.fouledRatio)}%)`); // prettier-ignore
+  if (view.lens.fouledRatio > 0.03)
+    cover(`rgb(96 80 54 / ${Math.round(90 * view.lens.fouledRatio)}%)`);
 }

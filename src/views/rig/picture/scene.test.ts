@@ -81,7 +81,10 @@ describe('every defect of the log', () => {
         const path = pathWith([{ atFt: 20, defect, extentRatio }]);
         const shaper = shapeWall(path, 20, 24);
         const strands = drawThings(path, 18, 26).geometry()?.getAttribute('position').count ?? 0;
-        const narrowed = [3, 6, 9].reduce((sum, clock) => sum + 1 - shaper.at(22, clock).radiusFt / shaper.at(22, clock).boreFt, 0); // prettier-ignore
+        const narrowed = [3, 6, 9].reduce(
+          (sum, clock) => sum + 1 - shaper.at(22, clock).radiusFt / shaper.at(22, clock).boreFt,
+          0,
+        );
         return strands / 1e4 + narrowed;
       };
       expect(amount(0.5)).toBeGreaterThan(amount(0.05));
@@ -90,19 +93,22 @@ describe('every defect of the log', () => {
 });
 
 describe('geometry', () => {
-  it.each(readDemoLaterals().map((truth) => [truth.id, truth] as const))('of %s is whole from rim to end', (_id, truth) => {
-    for (const access of truth.accesses)
-      for (const facing of access.ways) {
-        const path = layPath(truth, access.id, facing);
-        for (let fromFt = 0; fromFt < path.lengthFt; fromFt += 12) {
-          const toFt = Math.min(path.lengthFt, fromFt + 3);
-          expectFinite(buildBore(path, fromFt, toFt));
-          const things = drawThings(path, fromFt, toFt).geometry();
-          if (things) expectFinite(things);
+  it.each(readDemoLaterals().map((truth) => [truth.id, truth] as const))(
+    'of %s is whole from rim to end',
+    (_id, truth) => {
+      for (const access of truth.accesses)
+        for (const facing of access.ways) {
+          const path = layPath(truth, access.id, facing);
+          for (let fromFt = 0; fromFt < path.lengthFt; fromFt += 12) {
+            const toFt = Math.min(path.lengthFt, fromFt + 3);
+            expectFinite(buildBore(path, fromFt, toFt));
+            const things = drawThings(path, fromFt, toFt).geometry();
+            if (things) expectFinite(things);
+          }
+          expectFinite(drawEnd(path).geometry());
         }
-        expectFinite(drawEnd(path).geometry());
-      }
-  }); // prettier-ignore
+    },
+  );
   it('is coarser where the lamp is weak', () => {
     const path = pathWith([{ atFt: 20, defect: 'scale', extentRatio: 0.3 }]);
     const count = (isFar: boolean) => buildBore(path, 20, 23, isFar).getAttribute('position').count;
@@ -157,7 +163,11 @@ describe('the surface of the water', () => {
     expect(surface.mesh.visible).toBe(true);
     const at = surface.mesh.geometry.getAttribute('position');
     // An inch deep in a 4 in bore: the chord is 2·√(2² − 1²) = 3.464 in, drawn 2% wider.
-    const wideFt = Math.hypot(at.getX(4) - at.getX(0), at.getY(4) - at.getY(0), at.getZ(4) - at.getZ(0)); // prettier-ignore
+    const wideFt = Math.hypot(
+      at.getX(4) - at.getX(0),
+      at.getY(4) - at.getY(0),
+      at.getZ(4) - at.getZ(0),
+    );
     expect(wideFt * 12).toBeCloseTo(3.464 * 1.02, 2);
   });
 });

@@ -39,7 +39,10 @@ export class Sink {
       rings.push(
         Array.from({ length: sides }, (_, side) => {
           const angle = (2 * Math.PI * side) / sides;
-          const out = one.clone().multiplyScalar(Math.cos(angle)).addScaledVector(other, Math.sin(angle)); // prettier-ignore
+          const out = one
+            .clone()
+            .multiplyScalar(Math.cos(angle))
+            .addScaledVector(other, Math.sin(angle));
           return this.vertex(at.clone().addScaledVector(out, radiusFt(share)), out, shade, gloss);
         }),
       );
@@ -97,8 +100,13 @@ export class Sink {
       ids.push(
         Array.from({ length: columns }, (_, column) => {
           const round = (2 * Math.PI * column) / columns;
-          const out = new Vector3(Math.sin(tall) * Math.cos(round), Math.cos(tall), Math.sin(tall) * Math.sin(round)); // prettier-ignore
-          const bump = 1 + rough * (hash3(row, row === 0 || row === rows ? 0 : column, seed) - 0.5) * 2; // prettier-ignore
+          const out = new Vector3(
+            Math.sin(tall) * Math.cos(round),
+            Math.cos(tall),
+            Math.sin(tall) * Math.sin(round),
+          );
+          const bump =
+            1 + rough * (hash3(row, row === 0 || row === rows ? 0 : column, seed) - 0.5) * 2;
           const from = out.clone().multiplyScalar(radiusFt * bump);
           if (stretch) from.multiply(stretch);
           return this.vertex(turn(from).add(at), turn(out.clone()).normalize(), colour, gloss);
@@ -108,7 +116,12 @@ export class Sink {
     for (let row = 0; row < rows; row += 1)
       for (let column = 0; column < columns; column += 1) {
         const next = (column + 1) % columns;
-        const [a, b, c, d] = [ids[row]![column]!, ids[row]![next]!, ids[row + 1]![column]!, ids[row + 1]![next]!]; // prettier-ignore
+        const [a, b, c, d] = [
+          ids[row]![column]!,
+          ids[row]![next]!,
+          ids[row + 1]![column]!,
+          ids[row + 1]![next]!,
+        ];
         this.indices.push(a, c, b, b, c, d);
       }
   }
@@ -129,7 +142,15 @@ export class Sink {
     geometry.setAttribute('normal', new Float32BufferAttribute(this.normals, 3));
     geometry.setAttribute('colour', new Float32BufferAttribute(this.colours, 3));
     geometry.setAttribute('finish', new Float32BufferAttribute(this.finishes, 2));
-    geometry.setAttribute('grainAt', new Float32BufferAttribute(this.positions.flatMap((_, index) => index % 3 === 0 ? [this.positions[index]! * 3, this.positions[index + 1]! * 3] : []), 2)); // prettier-ignore
+    geometry.setAttribute(
+      'grainAt',
+      new Float32BufferAttribute(
+        this.positions.flatMap((_, index) =>
+          index % 3 === 0 ? [this.positions[index]! * 3, this.positions[index + 1]! * 3] : [],
+        ),
+        2,
+      ),
+    );
     geometry.setIndex(this.indices);
     return geometry;
   }

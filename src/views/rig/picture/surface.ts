@@ -83,7 +83,10 @@ export function createSurface(): Surface {
       for (let row = 0; row < ROWS; row += 1) {
         // Rows lie closer together near the lens.
         const share = row / (ROWS - 1);
-        const atFt = Math.min(path.lengthFt, Math.max(0, headFt - BEHIND_FT + (BEHIND_FT + AHEAD_FT) * share ** 1.6)); // prettier-ignore
+        const atFt = Math.min(
+          path.lengthFt,
+          Math.max(0, headFt - BEHIND_FT + (BEHIND_FT + AHEAD_FT) * share ** 1.6),
+        );
         const { centre, radiusFt, right, up } = frameAt(path, atFt);
         const depthFt = depthIn(atFt) / 12;
         const isOpen = depthFt > 0.004 && depthFt < 2 * radiusFt - 0.004;

@@ -14,7 +14,13 @@ describe('the tape', () => {
     const scale = scaleTape([], 40);
     const at = scale.pxOf(20);
     expect(hangRows([{ atFt: 20, item: 'a' }], scale)[0]).toMatchObject({ footPx: at, rowPx: at });
-    const two = hangRows([{ atFt: 20, item: 'a' }, { atFt: 20, item: 'b' }], scale); // prettier-ignore
+    const two = hangRows(
+      [
+        { atFt: 20, item: 'a' },
+        { atFt: 20, item: 'b' },
+      ],
+      scale,
+    );
     expect(two.map(({ item, rowPx }) => [item, rowPx])).toEqual([
       ['a', at - ROW_PX / 2],
       ['b', at + ROW_PX / 2],
@@ -22,11 +28,17 @@ describe('the tape', () => {
   });
 
   it('never lets rows overlap or change places, and moves none that has room', () => {
-    const feet = fc.array(fc.integer({ min: 0, max: 900 }).map((tenths) => tenths / 10), { maxLength: 60 }); // prettier-ignore
+    const feet = fc.array(
+      fc.integer({ min: 0, max: 900 }).map((tenths) => tenths / 10),
+      { maxLength: 60 },
+    );
     fc.assert(
       fc.property(feet, (list) => {
         const scale = scaleTape(list, 0);
-        const rows = hangRows(list.map((atFt, item) => ({ atFt, item })), scale); // prettier-ignore
+        const rows = hangRows(
+          list.map((atFt, item) => ({ atFt, item })),
+          scale,
+        );
         rows.forEach((row, index) => {
           const next = rows[index + 1];
           if (!next) return;
@@ -34,7 +46,9 @@ describe('the tape', () => {
           expect(next.footPx).toBeGreaterThanOrEqual(row.footPx);
         });
         const roomy = rows.filter(
-          ({ footPx }) => rows.filter((other) => Math.abs(other.footPx - footPx) < ROW_PX * rows.length).length === 1, // prettier-ignore
+          ({ footPx }) =>
+            rows.filter((other) => Math.abs(other.footPx - footPx) < ROW_PX * rows.length)
+              .length === 1,
         );
         for (const { footPx, rowPx } of roomy) expect(rowPx).toBeCloseTo(footPx);
       }),

@@ -13,10 +13,21 @@ export const zeroAtRim: Rule = {
     runsOf(scene).flatMap(({ name, run: { id, zero } }): Conclusion[] => {
       if (zero.at !== 'rim') return [];
       if (zero.dropFt > 0) {
-        return [reason(null, `Run ${name} was zeroed at the rim: ${sayFt(zero.dropFt)} ft of drop are taken off its readings.`)];
+        return [
+          reason(
+            null,
+            `Run ${name} was zeroed at the rim: ${sayFt(zero.dropFt)} ft of drop are taken off its readings.`,
+          ),
+        ];
       }
       return [
-        question(null, 'reel', `Run ${name} was zeroed at the rim, and nobody said how far down the pipe lies.`, `Give the drop of run ${name}, in feet.`, { runIds: [id] }),
+        question(
+          null,
+          'reel',
+          `Run ${name} was zeroed at the rim, and nobody said how far down the pipe lies.`,
+          `Give the drop of run ${name}, in feet.`,
+          { runIds: [id] },
+        ),
       ];
     }),
-}; // prettier-ignore
+};

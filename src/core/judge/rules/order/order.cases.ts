@@ -4,10 +4,19 @@ import { defect, line, pool, type RuleCase } from '../../../testing/rules';
 const roots = (extentRatio: number) => defect('roots', { extentRatio, locus: 'joint' });
 const gap = (readingFt: number) => defect('gap', { gapIn: 2, readingFt });
 const toLine = { job: { responsibility: 'to-property-line' as const } };
-const propertyLine = (readingFt: number): Said => ({ kind: 'feature', feature: 'property-line', readingFt }); // prettier-ignore
+const propertyLine = (readingFt: number): Said => ({
+  kind: 'feature',
+  feature: 'property-line',
+  readingFt,
+});
 const underHouse: Said = { kind: 'zone', zone: 'under-house', side: 'near', readingFt: 32 };
 const drain = { job: { scope: 'lateral-and-building-drain' as const } };
-const driveway = (readingFt: number): Said => ({ kind: 'zone', zone: 'driveway', side: 'far', readingFt }); // prettier-ignore
+const driveway = (readingFt: number): Said => ({
+  kind: 'zone',
+  zone: 'driveway',
+  side: 'far',
+  readingFt,
+});
 
 export const ORDER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'upkeep-or-repair': [

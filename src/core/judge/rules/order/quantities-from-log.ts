@@ -17,7 +17,14 @@ export const quantitiesFromLog: Rule = {
             ? ['the bore of the pipe there', 'Log the pipe there with its size.']
             : null;
         return lacks
-          ? [question(finding, 'reel', `Its repair cannot be priced: ${lacks[0]!} was not logged.`, lacks[1]!)]
+          ? [
+              question(
+                finding,
+                'reel',
+                `Its repair cannot be priced: ${lacks[0]!} was not logged.`,
+                lacks[1]!,
+              ),
+            ]
           : [];
       }),
-}; // prettier-ignore
+};

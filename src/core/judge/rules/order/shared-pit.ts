@@ -13,7 +13,10 @@ export const sharedPit: Rule = {
   conclude: (scene) => {
     const works = scene.findings.filter(
       ({ action, placed, courtesy, responsibleSide }) =>
-        placed && !courtesy && responsibleSide === 'owner' && (action === 'repair' || action === 'urgent'),
+        placed &&
+        !courtesy &&
+        responsibleSide === 'owner' &&
+        (action === 'repair' || action === 'urgent'),
     );
     return groupClose(works, scene.thresholds.closeTogetherFt)
       .filter((group) => group.length > 1)
@@ -25,12 +28,19 @@ export const sharedPit: Rule = {
           const name = (list: readonly { readonly number: number }[]) =>
             `finding${list.length > 1 ? 's' : ''} ${sayList(list.map(({ number }) => String(number)))}`;
           return [
-            ...(alike.length > 0 ? [advice(finding, `Can share one pit with ${name(alike)}.`)] : []),
+            ...(alike.length > 0
+              ? [advice(finding, `Can share one pit with ${name(alike)}.`)]
+              : []),
             ...(unlike > 0
-              ? [advice(finding, `Lies close to ${name(others.filter((one) => !alike.includes(one)))}, but in other ground: two jobs at two prices.`)]
+              ? [
+                  advice(
+                    finding,
+                    `Lies close to ${name(others.filter((one) => !alike.includes(one)))}, but in other ground: two jobs at two prices.`,
+                  ),
+                ]
               : []),
           ];
         }),
       );
   },
-}; // prettier-ignore
+};

@@ -22,9 +22,14 @@ export const cleanedBefore: Rule = {
     );
     const asked = runs
       .filter(({ run }) => run.cleanedBefore === 'unknown')
-      .map(
-        ({ run }): Conclusion =>
-          question(null, 'desk', `Nobody knows whether the line was cleaned before run ${run.id}.`, 'Ask the seller or the agent, and set it on the run.', { runIds: [run.id] }),
+      .map(({ run }): Conclusion =>
+        question(
+          null,
+          'desk',
+          `Nobody knows whether the line was cleaned before run ${run.id}.`,
+          'Ask the seller or the agent, and set it on the run.',
+          { runIds: [run.id] },
+        ),
       );
     const understated = findingsOf(scene, ...CLEANED).filter(({ runIds }) =>
       runIds.every((id) => cleaned.has(id)),
@@ -32,7 +37,13 @@ export const cleanedBefore: Rule = {
     return [
       ...asked,
       ...(cleaned.size > 0
-        ? [proviso(null, 'The line was cleaned before this look, so what was seen understates what grows and settles in it.', SETTLED_BY)]
+        ? [
+            proviso(
+              null,
+              'The line was cleaned before this look, so what was seen understates what grows and settles in it.',
+              SETTLED_BY,
+            ),
+          ]
         : []),
       ...understated.flatMap((finding) => [
         reason(finding, 'the line was cleaned before this look: what remains understates it'),
@@ -40,4 +51,4 @@ export const cleanedBefore: Rule = {
       ]),
     ];
   },
-}; // prettier-ignore
+};

@@ -12,12 +12,21 @@ export const movesWithWater: Rule = {
     findingsOf(scene, 'roots').flatMap((roots): Conclusion[] => {
       if (roots.facts.movesWithWater) {
         return [
-          proviso(roots, 'it moves with the water, so it may be hair or a wipe', 'look twice: run water past it and see whether it stays'),
+          proviso(
+            roots,
+            'it moves with the water, so it may be hair or a wipe',
+            'look twice: run water past it and see whether it stays',
+          ),
         ];
       }
       if (roots.certainty === 'confirmed') return [];
       return [
-        question(roots, 'reel', 'Are they roots? Hair and wipes look alike.', 'Run water past it: what moves is not rooted. Log what it is.'),
+        question(
+          roots,
+          'reel',
+          'Are they roots? Hair and wipes look alike.',
+          'Run water past it: what moves is not rooted. Log what it is.',
+        ),
       ];
     }),
-}; // prettier-ignore
+};

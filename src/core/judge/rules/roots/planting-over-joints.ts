@@ -5,7 +5,13 @@ import type { Rule } from '../rule';
 import { findNear, readSurface, sayIn, type Scene } from '../scene';
 
 /** Pipe laid in short lengths, with a joint every few feet. */
-const JOINTED: readonly Material[] = ['vitrified-clay', 'concrete', 'asbestos-cement', 'cast-iron', 'bituminous-fiber']; // prettier-ignore
+const JOINTED: readonly Material[] = [
+  'vitrified-clay',
+  'concrete',
+  'asbestos-cement',
+  'cast-iron',
+  'bituminous-fiber',
+];
 const PLANTS: readonly string[] = ['tree', 'hedge', 'shrub', 'bush', 'planting'];
 /** Roots this far along the line from a tree are that tree's, feet. */
 const REACH_FT = 10;
@@ -34,12 +40,18 @@ export const plantingOverJoints: Rule = {
       if (over.length > 0)
         return over.flatMap((roots) => [
           reason(roots, `the ${plant} over the line ${sayIn(scene, spot)} is the likely source`),
-          advice(roots, `The ${plant} over the line ${sayIn(scene, spot)} is the likely source: weigh taking it out, or a root barrier, beside any repair.`),
+          advice(
+            roots,
+            `The ${plant} over the line ${sayIn(scene, spot)} is the likely source: weigh taking it out, or a root barrier, beside any repair.`,
+          ),
         ]);
       const segment = segmentAt(lateral.segments, atFt);
       if (!segment || segment.lined || !JOINTED.includes(segment.material)) return [];
       return [
-        reason(null, `The ${plant} over the line ${sayIn(scene, spot)} is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`),
+        reason(
+          null,
+          `The ${plant} over the line ${sayIn(scene, spot)} is a risk for later: the pipe under it has joints. No action, because no roots are in the pipe there.`,
+        ),
       ];
     }),
-}; // prettier-ignore
+};

@@ -13,15 +13,38 @@ export const rootsInBarrel: Rule = {
     findingsOf(scene, 'roots')
       .filter(({ facts, material }) => facts.locus === 'barrel' && !IRON.includes(material))
       .flatMap((roots) => [
-        suspicion(roots, 'crack', 'roots in the barrel come through a crack', 'clear the roots and look again'),
-        suspicion(roots, 'break', 'or through a missing piece of wall', 'clear the roots and look again'),
+        suspicion(
+          roots,
+          'crack',
+          'roots in the barrel come through a crack',
+          'clear the roots and look again',
+        ),
+        suspicion(
+          roots,
+          'break',
+          'or through a missing piece of wall',
+          'clear the roots and look again',
+        ),
         // Nobody said what the pipe is: it may be iron, whose wall is gone where roots pass it.
         ...(roots.material === 'unknown'
           ? [
-              suspicion(roots, 'hole', 'or, in iron, where the wall is gone', 'log what the pipe is made of'),
-              { kind: 'action', on: roots.id, action: 'look-again', text: 'nobody said what the pipe is: in iron the wall would be gone there' } as const,
+              suspicion(
+                roots,
+                'hole',
+                'or, in iron, where the wall is gone',
+                'log what the pipe is made of',
+              ),
+              {
+                kind: 'action',
+                on: roots.id,
+                action: 'look-again',
+                text: 'nobody said what the pipe is: in iron the wall would be gone there',
+              } as const,
             ]
           : []),
-        advice(roots, 'Have the wall looked at again once the roots are out, and price a spot repair.'),
+        advice(
+          roots,
+          'Have the wall looked at again once the roots are out, and price a spot repair.',
+        ),
       ]),
-}; // prettier-ignore
+};

@@ -16,15 +16,34 @@ export const rootsInIron: Rule = {
         if (roots.facts.locus === 'barrel') {
           return [
             reason(roots, 'the iron wall is gone where they come through'),
-            suspicion(roots, 'hole', 'the wall is gone where roots pass iron', 'clear the roots and look again'),
-            { kind: 'action', on: roots.id, action: 'repair', text: 'upkeep does not hold where the iron wall is gone' },
+            suspicion(
+              roots,
+              'hole',
+              'the wall is gone where roots pass iron',
+              'clear the roots and look again',
+            ),
+            {
+              kind: 'action',
+              on: roots.id,
+              action: 'repair',
+              text: 'upkeep does not hold where the iron wall is gone',
+            },
             advice(roots, 'Replace or line this stretch. Cutting the roots leaves the hole.'),
           ];
         }
         if (roots.facts.locus !== null) return [];
         return [
-          proviso(roots, 'whether they come in at a joint or through the iron was not logged', 'look whether there is a joint, and log it'),
-          question(roots, 'reel', 'Roots in iron: at a joint, or through the barrel?', 'Look whether there is a joint where they come in, and log it.'),
+          proviso(
+            roots,
+            'whether they come in at a joint or through the iron was not logged',
+            'look whether there is a joint, and log it',
+          ),
+          question(
+            roots,
+            'reel',
+            'Roots in iron: at a joint, or through the barrel?',
+            'Look whether there is a joint where they come in, and log it.',
+          ),
         ];
       }),
-}; // prettier-ignore
+};

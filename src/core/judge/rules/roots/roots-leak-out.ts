@@ -17,7 +17,8 @@ export const rootsLeakOut: Rule = {
       .filter(
         (roots) =>
           (roots.facts.locus === 'joint' && roots.severity !== 'slight') ||
-          findNear(scene, roots, SAME_SPOT_FT, ['gap', 'coupling-failed', 'break', 'hole']).length > 0,
+          findNear(scene, roots, SAME_SPOT_FT, ['gap', 'coupling-failed', 'break', 'hole']).length >
+            0,
       )
       .map((roots) => reason(roots, 'the seam they come through also lets sewage out')),
-}; // prettier-ignore
+};

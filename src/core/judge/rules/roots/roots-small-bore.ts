@@ -14,9 +14,13 @@ export const rootsSmallBore: Rule = {
       const { boreIn } = roots.facts;
       const isSmall = boreIn !== null && boreIn < scene.thresholds.roomyBoreIn;
       return [
-        ...(isSmall ? [reason(roots, `in a ${boreIn} in pipe little is left to pass through`)] : []),
-        ...(households > 1 ? [reason(roots, `${households} households use this pipe, so they matter more`)] : []),
+        ...(isSmall
+          ? [reason(roots, `in a ${boreIn} in pipe little is left to pass through`)]
+          : []),
+        ...(households > 1
+          ? [reason(roots, `${households} households use this pipe, so they matter more`)]
+          : []),
       ];
     });
   },
-}; // prettier-ignore
+};

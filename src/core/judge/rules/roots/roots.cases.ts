@@ -96,7 +96,11 @@ export const ROOTS_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'planting-over-joints': [
     { fires: line([tree]), spares: lineIn('pvc', 6, [tree]), says: /No action, because no roots/ },
     { fires: line([tree]), spares: line([tree, roots()]), says: /a risk for later/ },
-    { fires: line([tree, roots({ readingFt: 24 })]), spares: line([tree, roots({ readingFt: 31 })]), says: /the likely source/ }, // prettier-ignore
+    {
+      fires: line([tree, roots({ readingFt: 24 })]),
+      spares: line([tree, roots({ readingFt: 31 })]),
+      says: /the likely source/,
+    },
   ],
   'roots-leak-out': [
     {

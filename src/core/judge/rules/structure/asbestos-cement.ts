@@ -18,4 +18,4 @@ export const asbestosCement: Rule = {
       }),
     ),
   ],
-}; // prettier-ignore
+};

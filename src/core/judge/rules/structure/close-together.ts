@@ -42,9 +42,15 @@ export const closeTogether: Rule = {
         const { lineId, span } = group[0]!;
         const where = sayIn(scene, { lineId, span: { fromFt: span.fromFt, toFt } });
         return group.flatMap((finding): Conclusion[] => [
-          reason(finding, `one of ${group.length} structural defects ${where}: one length, one repair`),
-          advice(finding, `Price ${where} as one length: spot repairs, a liner and replacement side by side.`),
+          reason(
+            finding,
+            `one of ${group.length} structural defects ${where}: one length, one repair`,
+          ),
+          advice(
+            finding,
+            `Price ${where} as one length: spot repairs, a liner and replacement side by side.`,
+          ),
         ]);
       });
   },
-}; // prettier-ignore
+};

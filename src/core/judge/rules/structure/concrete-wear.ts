@@ -10,7 +10,8 @@ export const concreteWear: Rule = {
   id: 'concrete-wear',
   when: 'concrete sheds grains, shows its stone, or is holed; or a local rule speaks of the material',
   then: 'grains are acceptable; exposed stone or holes: line or replace; a local rule is quoted',
-  because: 'grains are the skin wearing; stone is the wall wearing; and some authorities refuse a material outright',
+  because:
+    'grains are the skin wearing; stone is the wall wearing; and some authorities refuse a material outright',
   conclude: (scene) => {
     const worn = findingsOf(scene, 'spalling')
       .filter(({ material }) => WORN.includes(material))
@@ -30,4 +31,4 @@ export const concreteWear: Rule = {
     );
     return [...worn, ...ruled];
   },
-}; // prettier-ignore
+};

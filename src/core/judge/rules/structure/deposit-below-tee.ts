@@ -24,17 +24,33 @@ export const depositBelowTee: Rule = {
             deposit.span.fromFt - stationFt <= scene.thresholds.closeTogetherFt + 1e-9,
         );
         if (!tee) return [];
-        const tested = standingOf(scene, 'flow-test').filter(({ entry }) => isSameFixture(entry.fixture, tee.serves) && entry.result !== 'not-seen');
+        const tested = standingOf(scene, 'flow-test').filter(
+          ({ entry }) => isSameFixture(entry.fixture, tee.serves) && entry.result !== 'not-seen',
+        );
         if (tested.length > 0)
           return [
-            reason(deposit, `it begins just below a ${tee.feature}, and running the ${tee.serves} showed that it comes in there`),
+            reason(
+              deposit,
+              `it begins just below a ${tee.feature}, and running the ${tee.serves} showed that it comes in there`,
+            ),
             advice(deposit, 'It is the upkeep of that branch, and no fault of this line.'),
           ];
         const serves = tee.serves ?? 'whatever that tee serves';
         return [
-          reason(deposit, `it begins just below a ${tee.feature}${tee.serves ? ` from the ${tee.serves}` : ''}`),
-          advice(deposit, 'If that branch proves to be its source, the branch is what needs upkeep.'),
-          question(deposit, 'fixture', `The ${deposit.kind} begins just below a ${tee.feature}: is that its source?`, `Run ${tee.serves ? `the ${serves}` : serves} and watch the ${tee.feature}.`),
+          reason(
+            deposit,
+            `it begins just below a ${tee.feature}${tee.serves ? ` from the ${tee.serves}` : ''}`,
+          ),
+          advice(
+            deposit,
+            'If that branch proves to be its source, the branch is what needs upkeep.',
+          ),
+          question(
+            deposit,
+            'fixture',
+            `The ${deposit.kind} begins just below a ${tee.feature}: is that its source?`,
+            `Run ${tee.serves ? `the ${serves}` : serves} and watch the ${tee.feature}.`,
+          ),
         ];
       }),
-}; // prettier-ignore
+};

@@ -3,7 +3,15 @@ import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
 /** Signs that a pipe gives way: how much they matter hangs on what it is made of. */
-export const GIVING_WAY = ['deformation', 'hole', 'break', 'collapse', 'crack', 'wall-loss', 'spalling'] as const; // prettier-ignore
+export const GIVING_WAY = [
+  'deformation',
+  'hole',
+  'break',
+  'collapse',
+  'crack',
+  'wall-loss',
+  'spalling',
+] as const;
 
 export const fiberDeforms: Rule = {
   number: 35,
@@ -23,4 +31,4 @@ export const fiberDeforms: Rule = {
         },
         advice(finding, 'Replace this pipe: it will fail.'),
       ]),
-}; // prettier-ignore
+};

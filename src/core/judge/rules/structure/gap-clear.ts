@@ -11,9 +11,11 @@ export const gapClear: Rule = {
   conclude: (scene) => [
     ...findingsOf(scene, 'gap')
       .filter(({ facts }) => !facts.soilVisible && !facts.holdsDebris)
-      .map((gap): Conclusion => advice(gap, 'Ask a licensed drain contractor’s opinion of this open joint.')),
+      .map((gap): Conclusion =>
+        advice(gap, 'Ask a licensed drain contractor’s opinion of this open joint.'),
+      ),
     ...findingsOf(scene, 'offset')
       .filter(({ severity, facts }) => severity === 'slight' && !facts.holdsDebris)
       .map((offset) => reason(offset, 'slight, and nothing is caught on it')),
   ],
-}; // prettier-ignore
+};

@@ -17,7 +17,9 @@ function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
       if (isThin) return [advice(finding, 'Replace this stretch.')];
       return [
         reason(finding, 'corroded but flowing: it is ageing'),
-        ...(finding.facts.inStandingWater ? [reason(finding, 'water that stands on iron speeds its rusting')] : []),
+        ...(finding.facts.inStandingWater
+          ? [reason(finding, 'water that stands on iron speeds its rusting')]
+          : []),
         advice(finding, 'Look at it again in some years.'),
       ];
     case 'scale': {
@@ -30,7 +32,7 @@ function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
     default:
       return [];
   }
-} // prettier-ignore
+}
 
 export const ironCondition: Rule = {
   number: 34,

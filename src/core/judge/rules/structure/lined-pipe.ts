@@ -24,16 +24,23 @@ export const linedPipe: Rule = {
       .filter((finding) => finding.placed && featuresNear(scene, finding, AT_TEE_FT).some(isTee))
       .map((finding) => reason(finding, 'pieces of liner at a tee are expected after lining'));
     const tees = scene.laterals.flatMap(({ lineId, features, segments }) =>
-      features.filter((one) => isTee(one) && !one.isPlaceUnsaid).flatMap((tee): Conclusion[] => {
-        const lined = segments.some(
-          (segment) =>
-            isLined(segment) && tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
-        );
-        return lined
-          ? [reason(null, `The ${tee.feature} ${sayIn(scene, { lineId, span: { fromFt: tee.stationFt, toFt: tee.stationFt } })} lies in lined pipe: it works only as far as the liner was cut open there.`)]
-          : [];
-      }),
+      features
+        .filter((one) => isTee(one) && !one.isPlaceUnsaid)
+        .flatMap((tee): Conclusion[] => {
+          const lined = segments.some(
+            (segment) =>
+              isLined(segment) && tee.stationFt > segment.fromFt && tee.stationFt < segment.toFt,
+          );
+          return lined
+            ? [
+                reason(
+                  null,
+                  `The ${tee.feature} ${sayIn(scene, { lineId, span: { fromFt: tee.stationFt, toFt: tee.stationFt } })} lies in lined pipe: it works only as far as the liner was cut open there.`,
+                ),
+              ]
+            : [];
+        }),
     );
     return [...left, ...tees];
   },
-}; // prettier-ignore
+};

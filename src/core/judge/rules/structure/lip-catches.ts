@@ -9,7 +9,9 @@ export const lipCatches: Rule = {
   then: 'it catches solids; it is a likely cause of repeated backups',
   because: 'paper hangs on an edge, and what hangs catches the next',
   conclude: (scene) => {
-    const backedUp = (scene.inspection.property.history ?? []).some(({ what }) => what === 'backup');
+    const backedUp = (scene.inspection.property.history ?? []).some(
+      ({ what }) => what === 'backup',
+    );
     return findingsOf(scene, 'lip').flatMap((lip) => [
       reason(
         lip,
@@ -20,4 +22,4 @@ export const lipCatches: Rule = {
       ...(lip.severity === 'slight' ? [] : [advice(lip, 'Have the edge ground down or ramped.')]),
     ]);
   },
-}; // prettier-ignore
+};

@@ -7,8 +7,15 @@ import { pipeAt, type Scene } from '../scene';
 const REST_ON_BORE: readonly FindingKind[] = ['standing-water', 'roots', 'offset', 'lip'];
 /** Kinds that mean one thing in one material and another in another. */
 const REST_ON_MATERIAL: readonly FindingKind[] = [
-  'wall-loss', 'spalling', 'deformation', 'scale', 'hole', 'break', 'collapse', 'crack',
-]; // prettier-ignore
+  'wall-loss',
+  'spalling',
+  'deformation',
+  'scale',
+  'hole',
+  'break',
+  'collapse',
+  'crack',
+];
 
 const SETTLED_BY = 'look at a cut end or a joint, and confirm or correct the material';
 

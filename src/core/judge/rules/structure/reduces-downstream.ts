@@ -26,13 +26,20 @@ export const reducesDownstream: Rule = {
           severity: 'moderate',
           action: 'monitor',
           says: `The pipe narrows from ${before.diameterIn} to ${after.diameterIn} in in the direction of flow. That is a fault of the layout and not of the pipe’s condition.`,
-          advice: ['No work for this alone. When the smaller pipe is replaced, have it laid in the larger size.'],
+          advice: [
+            'No work for this alone. When the smaller pipe is replaced, have it laid in the larger size.',
+          ],
           provisos: [before, after].every(({ certainty }) => certainty === 'confirmed')
             ? []
-            : [{ text: 'a size rests on a pipe that is only suspected', settledBy: 'size both pipes at the change' }],
+            : [
+                {
+                  text: 'a size rests on a pipe that is only suspected',
+                  settledBy: 'size both pipes at the change',
+                },
+              ],
           runIds: [],
           entryIds,
         };
       }),
     ),
-}; // prettier-ignore
+};

@@ -3,14 +3,25 @@ import { accessOf } from '../../../testing/joined';
 import { defect, line, lineIn, pool, type RuleCase } from '../../../testing/rules';
 
 const pipe = (material: string, diameterIn: number, readingFt: number, more = {}): Said => ({
-  kind: 'material', side: 'far', material, diameterIn, readingFt, ...more,
-}); // prettier-ignore
+  kind: 'material',
+  side: 'far',
+  material,
+  diameterIn,
+  readingFt,
+  ...more,
+});
 const locate = (readingFt: number, more: Record<string, unknown> = {}): Said => ({
-  kind: 'locate', depthIn: 49, readingFt, ...more,
-}); // prettier-ignore
+  kind: 'locate',
+  depthIn: 49,
+  readingFt,
+  ...more,
+});
 const tee = (readingFt: number, serves?: string): Said => ({
-  kind: 'feature', feature: 'tee', readingFt, ...(serves ? { serves } : {}),
-}); // prettier-ignore
+  kind: 'feature',
+  feature: 'tee',
+  readingFt,
+  ...(serves ? { serves } : {}),
+});
 const invert = defect('break', { form: 'invert-missing' });
 const crack = (readingFt: number) => defect('crack', { form: 'open', readingFt });
 const crawl = { property: { foundation: 'crawlspace' as const } };
@@ -128,7 +139,11 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   'lined-pipe': [
     {
-      fires: line([pipe('vitrified-clay', 6, 20, { lined: true }), tee(30), defect('foreign-object')]),
+      fires: line([
+        pipe('vitrified-clay', 6, 20, { lined: true }),
+        tee(30),
+        defect('foreign-object'),
+      ]),
       spares: line([tee(30), defect('foreign-object')]),
       says: /pieces of liner at a tee are expected.*cut open there/,
     },
@@ -200,14 +215,20 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   'material-suspected': [
     {
-      fires: line([pipe('vitrified-clay', 6, 20, { certainty: 'suspected' }), defect('roots', { extentRatio: 0.2 })]),
+      fires: line([
+        pipe('vitrified-clay', 6, 20, { certainty: 'suspected' }),
+        defect('roots', { extentRatio: 0.2 }),
+      ]),
       spares: line([pipe('vitrified-clay', 6, 20), defect('roots', { extentRatio: 0.2 })]),
       says: /confirm or correct the material/,
     },
     {
-      fires: line([pipe('bituminous-fiber', 6, 20, { certainty: 'suspected' }), defect('deformation', { extentRatio: 0.2 })]),
+      fires: line([
+        pipe('bituminous-fiber', 6, 20, { certainty: 'suspected' }),
+        defect('deformation', { extentRatio: 0.2 }),
+      ]),
       spares: line([pipe('bituminous-fiber', 6, 20, { certainty: 'suspected' }), defect('vermin')]),
       says: /the judgement rests on it/,
     },
   ],
-}; // prettier-ignore
+};

@@ -28,15 +28,22 @@ export const wallMissing: Rule = {
   because: 'the pipe no longer carries the flow nor holds the ground out',
   conclude: (scene) =>
     findingsOf(scene, 'break', 'hole', 'crack', 'wall-loss', 'coupling-failed', 'offset', 'gap')
-      .filter(({ severity, facts }) => severity === 'failed' && (showsSoil(facts) || WALL_GONE.includes(facts.form)))
+      .filter(
+        ({ severity, facts }) =>
+          severity === 'failed' && (showsSoil(facts) || WALL_GONE.includes(facts.form)),
+      )
       .flatMap((open): Conclusion[] => {
         const middleFt = (open.span.fromFt + open.span.toFt) / 2;
-        const locate = open.placed ? nearestLocate(lineOf(scene, open.lineId).grade.located, middleFt) : null;
+        const locate = open.placed
+          ? nearestLocate(lineOf(scene, open.lineId).grade.located, middleFt)
+          : null;
         const isLocated = locate !== null && Math.abs(locate.offFt) <= TOLERANCES.locateReachFt;
         const marked = standingOf(scene, 'locate').find(
           ({ axis, entry }) =>
-            axis.placed && axis.run.lineId === lineIdOf(scene, open) &&
-            Math.abs(axis.placeOfEntry(entry).from.stationFt - middleFt) <= TOLERANCES.locateReachFt,
+            axis.placed &&
+            axis.run.lineId === lineIdOf(scene, open) &&
+            Math.abs(axis.placeOfEntry(entry).from.stationFt - middleFt) <=
+              TOLERANCES.locateReachFt,
         )?.entry;
         const found = sayMarks(marked);
         const where = open.placed ? sayIn(scene, open) : 'there';
@@ -50,7 +57,14 @@ export const wallMissing: Rule = {
           ),
           ...(isLocated || !open.placed
             ? []
-            : [question(open, 'surface', `The section ${where} will be dug for, and nobody located it.`, 'Locate it: depth, mark, and a reference that will not move.')]),
+            : [
+                question(
+                  open,
+                  'surface',
+                  `The section ${where} will be dug for, and nobody located it.`,
+                  'Locate it: depth, mark, and a reference that will not move.',
+                ),
+              ]),
         ];
       }),
-}; // prettier-ignore
+};

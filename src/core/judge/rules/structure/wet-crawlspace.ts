@@ -15,11 +15,21 @@ export const wetCrawlspace: Rule = {
     const answers = tests.some(({ entry }) => entry.result === 'backs-up');
     if (tests.length === 0) {
       return [
-        question(null, 'fixture', 'The crawlspace is wet, and nobody ran the fixtures to see whether it answers.', 'Run each fixture and watch the water in the crawlspace.'),
+        question(
+          null,
+          'fixture',
+          'The crawlspace is wet, and nobody ran the fixtures to see whether it answers.',
+          'Run each fixture and watch the water in the crawlspace.',
+        ),
       ];
     }
     return answers
       ? []
-      : [reason(null, 'The crawlspace is wet, but the fixtures drain: look to ground water, irrigation and gutters, not to the drain.')];
+      : [
+          reason(
+            null,
+            'The crawlspace is wet, but the fixtures drain: look to ground water, irrigation and gutters, not to the drain.',
+          ),
+        ];
   },
-}; // prettier-ignore
+};

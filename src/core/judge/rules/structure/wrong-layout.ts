@@ -29,11 +29,13 @@ export const wrongLayout: Rule = {
           severity: 'moderate',
           action: 'monitor',
           says: `The line lies with too little fall for gravity. ${sayFall(lateral)} That is a fault of the layout, even where the pipe is sound.`,
-          advice: ['No repair of the pipe cures this. Should it serve badly, ask about pumped ejection.'],
+          advice: [
+            'No repair of the pipe cures this. Should it serve badly, ask about pumped ejection.',
+          ],
           provisos: [],
           runIds: lateral.axes.map(({ run }) => run.id),
           entryIds: lateral.grade.points.flatMap(({ entryIds }) => entryIds),
         },
       ];
     }),
-}; // prettier-ignore
+};

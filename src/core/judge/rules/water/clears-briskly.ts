@@ -14,7 +14,10 @@ export const clearsBriskly: Rule = {
     const clears = standingOf(scene, 'flow-test').filter(({ entry }) => entry.result === 'clears');
     const isVacant = scene.inspection.property.occupancy === 'vacant';
     const fixtures = [...new Set(clears.map(({ entry }) => entry.fixture))].join(', ');
-    const works = clears.length > 0 ? [reason(null, `Water from the ${fixtures} clears: the grade works today.`)] : [];
+    const works =
+      clears.length > 0
+        ? [reason(null, `Water from the ${fixtures} clears: the grade works today.`)]
+        : [];
     if (!isVacant) return works;
     const quiet = findingsOf(scene, 'standing-water').filter(
       ({ verified, severity, facts }) => verified && severity === 'slight' && !facts.holdsDebris,
@@ -22,9 +25,21 @@ export const clearsBriskly: Rule = {
     return [
       ...works,
       ...(scene.inspection.runs.length > 0
-        ? [proviso(null, 'The house is vacant: a line that nobody uses shows little of how it serves.', SETTLED_BY)]
+        ? [
+            proviso(
+              null,
+              'The house is vacant: a line that nobody uses shows little of how it serves.',
+              SETTLED_BY,
+            ),
+          ]
         : []),
-      ...quiet.map((pool) => proviso(pool, 'nothing is caught, but the house is vacant, which proves little', SETTLED_BY)),
+      ...quiet.map((pool) =>
+        proviso(
+          pool,
+          'nothing is caught, but the house is vacant, which proves little',
+          SETTLED_BY,
+        ),
+      ),
     ];
   },
-}; // prettier-ignore
+};

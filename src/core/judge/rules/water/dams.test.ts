@@ -21,7 +21,9 @@ describe('what could hold a pool from 30 to 36 ft', () => {
 
   it('stands as high as it was logged', () => {
     expect(dams(at36('lip', { lipIn: 1.5 }))).toEqual([['lip', 1.5]]);
-    expect(dams(at36('offset', { offsetIn: 2, clockFrom: 5, clockTo: 7 }))).toEqual([['offset', 2]]);
+    expect(dams(at36('offset', { offsetIn: 2, clockFrom: 5, clockTo: 7 }))).toEqual([
+      ['offset', 2],
+    ]);
     expect(dams(at36('intruding-tap', { extentRatio: 0.25, clockFrom: 6 }))).toEqual([
       ['intruding-tap', 1.5],
     ]);
@@ -54,12 +56,20 @@ describe('what could hold a pool from 30 to 36 ft', () => {
 
   it('makes a pool that it can hold upkeep, and one that is deeper a question', () => {
     const held = (depthIn: number) =>
-      derive(line([pool({ depthIn, fillRatio: undefined }), at36('lip', { lipIn: 1 })])).findings.find(
-        ({ kind }) => kind === 'standing-water',
-      )!;
-    expect(held(1.25)).toMatchObject({ severity: 'moderate', action: 'upkeep', causes: [{ cause: 'lip' }] });
+      derive(
+        line([pool({ depthIn, fillRatio: undefined }), at36('lip', { lipIn: 1 })]),
+      ).findings.find(({ kind }) => kind === 'standing-water')!;
+    expect(held(1.25)).toMatchObject({
+      severity: 'moderate',
+      action: 'upkeep',
+      causes: [{ cause: 'lip' }],
+    });
     expect(held(1.26)).toMatchObject({ action: 'look-again' });
     expect(held(1.26).causes.map(({ cause }) => cause)).toEqual(['lip', 'belly']);
-    expect(held(1.26).advice.map(({ text }) => text).join()).not.toMatch(/laying it to the right fall/);
+    expect(
+      held(1.26)
+        .advice.map(({ text }) => text)
+        .join(),
+    ).not.toMatch(/laying it to the right fall/);
   });
-}); // prettier-ignore
+});

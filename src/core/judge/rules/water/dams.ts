@@ -41,7 +41,9 @@ function damOf(scene: Scene, pool: Finding, thing: Finding): Dam | null {
   const boreIn = facts.boreIn ?? pool.facts.boreIn;
   // What lies on the invert fills it from below.
   const lain =
-    facts.extentRatio === null || boreIn === null ? null : segmentHeightRatio(facts.extentRatio) * boreIn;
+    facts.extentRatio === null || boreIn === null
+      ? null
+      : segmentHeightRatio(facts.extentRatio) * boreIn;
   // What hangs at the crown holds nothing back.
   const isLow = thing.clock === null || isAtInvert(thing.clock);
   switch (thing.kind) {
@@ -61,14 +63,15 @@ function damOf(scene: Scene, pool: Finding, thing: Finding): Dam | null {
       return isLow
         ? {
             what: 'intruding-tap',
-            heightIn: facts.extentRatio === null || boreIn === null ? null : facts.extentRatio * boreIn,
+            heightIn:
+              facts.extentRatio === null || boreIn === null ? null : facts.extentRatio * boreIn,
             clearBy: 'cut the tap back',
           }
         : null;
     default:
       return null;
   }
-} // prettier-ignore
+}
 
 /** What could hold a pool: everything that stands up at its downstream end. */
 export function damsOf(scene: Scene, pool: Finding): Dam[] {
@@ -77,12 +80,20 @@ export function damsOf(scene: Scene, pool: Finding): Dam[] {
   const endFt = pool.span.toFt;
   const lip = lipAtEnd(lineOf(scene, pool.lineId), endFt, scene.thresholds);
   const spot = { lineId: pool.lineId, span: { fromFt: endFt, toFt: endFt } };
-  const things = findNear(scene, spot, atLipFt, ['roots', 'debris', 'scale', 'offset', 'intruding-tap'])
+  const things = findNear(scene, spot, atLipFt, [
+    'roots',
+    'debris',
+    'scale',
+    'offset',
+    'intruding-tap',
+  ])
     // What begins farther up lies in the pool: the pool caught it.
     .filter(({ span }) => span.fromFt >= endFt - atLipFt - 1e-9)
     .flatMap((thing) => damOf(scene, pool, thing) ?? []);
   return [
-    ...(lip ? [{ what: 'lip' as const, heightIn: lip.lipIn, clearBy: 'ramp or clear the lip' }] : []),
+    ...(lip
+      ? [{ what: 'lip' as const, heightIn: lip.lipIn, clearBy: 'ramp or clear the lip' }]
+      : []),
     ...things,
   ];
-} // prettier-ignore
+}

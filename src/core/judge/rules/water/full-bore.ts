@@ -12,10 +12,13 @@ export const fullBore: Rule = {
   because: 'a bore that stays full passes no air and drops everything that it carries',
   conclude: (scene) =>
     findingsOf(scene, 'standing-water')
-      .filter(({ verified, facts }) => verified && (fillRatioOf(facts) ?? 0) > scene.thresholds.waterFailedAbove + 1e-9)
+      .filter(
+        ({ verified, facts }) =>
+          verified && (fillRatioOf(facts) ?? 0) > scene.thresholds.waterFailedAbove + 1e-9,
+      )
       .filter((pool) => damsOf(scene, pool).length === 0)
       .flatMap((pool) => [
         reason(pool, 'the bore stays full, which fails whatever its length'),
         advice(pool, 'Replace the whole stretch to grade, and have it looked at again afterwards.'),
       ]),
-}; // prettier-ignore
+};

@@ -41,6 +41,9 @@ export function findWetRun(scene: Scene, lateral: Lateral): WetRun | null {
     count: Math.max(apart.length, 1),
     wetFt,
     wetRatio,
-    span: { fromFt: Math.min(...pools.map(({ span }) => span.fromFt)), toFt: Math.max(...pools.map(({ span }) => span.toFt)) }, // prettier-ignore
+    span: {
+      fromFt: Math.min(...pools.map(({ span }) => span.fromFt)),
+      toFt: Math.max(...pools.map(({ span }) => span.toFt)),
+    },
   };
 }

@@ -23,17 +23,23 @@ export const lipDisplaced: Rule = {
       .filter(({ placed }) => placed)
       .flatMap((offset): Conclusion[] => {
         const { lineId, span } = offset;
-        const isNear = (atFt: number) => atFt >= span.fromFt - ONE_JOINT_FT && atFt <= span.toFt + ONE_JOINT_FT;
+        const isNear = (atFt: number) =>
+          atFt >= span.fromFt - ONE_JOINT_FT && atFt <= span.toFt + ONE_JOINT_FT;
         const hasLip = readLips(lineOf(scene, lineId)).some(({ stationFt }) => isNear(stationFt));
         const hasCoupling =
           featuresNear(scene, offset, ONE_JOINT_FT).some(({ feature }) => feature === 'coupling') ||
           findNear(scene, offset, ONE_JOINT_FT, ['coupling-failed']).length > 0 ||
-          changes.some(({ axis, entry }) => axis.placed && isNear(axis.placeOfEntry(entry).from.stationFt));
+          changes.some(
+            ({ axis, entry }) => axis.placed && isNear(axis.placeOfEntry(entry).from.stationFt),
+          );
         if (!hasLip || !hasCoupling) return [];
         return [
-          reason(offset, 'a lip at a coupling with the pipe out of line: the pipe was poorly bedded'),
+          reason(
+            offset,
+            'a lip at a coupling with the pipe out of line: the pipe was poorly bedded',
+          ),
           advice(offset, 'Whoever mends this joint should bed the pipe on both sides of it.'),
         ];
       });
   },
-}; // prettier-ignore
+};

@@ -38,12 +38,18 @@ export const openCauses: Rule = {
       (pool) =>
         pool.provisos.some(({ rule }) => rule === 'water-unverified') ||
         // What calls for more than a look keeps its call: hiding a thing takes no action away.
-        (hasNoDepth(pool) && isMurky(pool) && ['none', 'monitor', 'look-again'].includes(pool.action)),
+        (hasNoDepth(pool) &&
+          isMurky(pool) &&
+          ['none', 'monitor', 'look-again'].includes(pool.action)),
     );
     const bare = murk.filter(
       ({ lineId, stretch }) =>
         !pools.some(
-          (pool) => pool.lineId === lineId && !hasNoDepth(pool) && pool.verified && overlaps(pool.span, stretch),
+          (pool) =>
+            pool.lineId === lineId &&
+            !hasNoDepth(pool) &&
+            pool.verified &&
+            overlaps(pool.span, stretch),
         ),
     );
     const inWornIron = pools.filter(
@@ -54,7 +60,11 @@ export const openCauses: Rule = {
     );
     return [
       ...inWornIron.flatMap((pool) => [
-        cause(pool, 'wall-loss', 'look whether the bottom of the pipe is worn away under the water'),
+        cause(
+          pool,
+          'wall-loss',
+          'look whether the bottom of the pipe is worn away under the water',
+        ),
         cause(pool, 'belly', 'locate both ends of the water and compare the depths'),
       ]),
       ...open.flatMap((pool) => [
@@ -64,9 +74,14 @@ export const openCauses: Rule = {
       ]),
       ...bare.flatMap(({ lineId, stretch }): Conclusion[] =>
         HIDDEN.map((defect) =>
-          suspicion(null, defect, `nobody could see ${sayIn(scene, { lineId, span: stretch })} (${stretch.cause}): debris, roots and a low stretch are all possible`, SETTLED_BY),
+          suspicion(
+            null,
+            defect,
+            `nobody could see ${sayIn(scene, { lineId, span: stretch })} (${stretch.cause}): debris, roots and a low stretch are all possible`,
+            SETTLED_BY,
+          ),
         ),
       ),
     ];
   },
-}; // prettier-ignore
+};

@@ -29,13 +29,19 @@ export const poolHeld: Rule = {
         const deeper = dams.map((dam) => isDeeperThan(pool.facts, dam.heightIn, scene.thresholds));
         const holds = dams.find((_, index) => deeper[index] === false);
         const unsized = dams.filter(({ heightIn }) => heightIn === null);
-        const isOpen = holds === undefined && deeper.some((is, index) => is === true || dams[index]!.heightIn === null);
-        const said = dams.map(({ what, clearBy }) => cause(pool, what, `${clearBy}, then look again`));
+        const isOpen =
+          holds === undefined &&
+          deeper.some((is, index) => is === true || dams[index]!.heightIn === null);
+        const said = dams.map(({ what, clearBy }) =>
+          cause(pool, what, `${clearBy}, then look again`),
+        );
         const [first] = dams;
         const height = first!.heightIn === null ? '' : ` of ${sayIn(first!.heightIn)} in`;
         return [
           ...said,
-          ...(isOpen ? [cause(pool, 'belly', `${first!.clearBy} and see whether the water goes`)] : []),
+          ...(isOpen
+            ? [cause(pool, 'belly', `${first!.clearBy} and see whether the water goes`)]
+            : []),
           reason(
             pool,
             isOpen
@@ -44,8 +50,13 @@ export const poolHeld: Rule = {
           ),
           advice(pool, `First ${first!.clearBy}, then look again before anyone digs.`),
           ...unsized.map(({ what }) =>
-            question(pool, 'reel', `How high the ${NAMES[what]} at the end of the pool stands was not logged.`, `Size the ${NAMES[what]} at the pool’s downstream end.`),
+            question(
+              pool,
+              'reel',
+              `How high the ${NAMES[what]} at the end of the pool stands was not logged.`,
+              `Size the ${NAMES[what]} at the pool’s downstream end.`,
+            ),
           ),
         ];
       }),
-}; // prettier-ignore
+};

@@ -4,7 +4,19 @@ import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, nameOf, sayIn } from '../scene';
 
-const NARROWS = ['roots', 'debris', 'grease', 'scale', 'mineral', 'lip', 'offset', 'collapse', 'foreign-object', 'intruding-tap', 'deformation']; // prettier-ignore
+const NARROWS = [
+  'roots',
+  'debris',
+  'grease',
+  'scale',
+  'mineral',
+  'lip',
+  'offset',
+  'collapse',
+  'foreign-object',
+  'intruding-tap',
+  'deformation',
+];
 
 export const residueLine: Rule = {
   number: 13,

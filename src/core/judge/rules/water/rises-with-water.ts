@@ -71,15 +71,32 @@ export const risesWithWater: Rule = {
   because: 'water that cannot pass climbs back to where it came in',
   conclude: (scene) => {
     const isAfterOurs = ({ axis, entry }: Standing<'flow-test'>) =>
-      axis.log.standing.some((one) => one.kind === 'defect' && one.ourDoing === true && Date.parse(one.at) <= Date.parse(entry.at));
-    return [...firstToClear(scene), ...ourDebris(scene), ...standingOf(scene, 'flow-test')
-      .filter(({ entry }) => entry.result === 'backs-up' || entry.result === 'slow')
-      .map((test): Conclusion => {
-        const { axis, entry } = test;
-        const saw = entry.result === 'slow' ? 'drained slowly' : 'backed up';
-        return isAfterOurs(test)
-          ? reason(null, `Water from the ${entry.fixture} ${saw} in run ${axis.name}. Our own head had moved debris in this line, which may be why: it says nothing of the house.`)
-          : suspicion(null, 'debris', `Water from the ${entry.fixture} ${saw} in run ${axis.name}: something blocks the way ahead.`, 'clear the line, then run the fixture again');
-      })];
+      axis.log.standing.some(
+        (one) =>
+          one.kind === 'defect' &&
+          one.ourDoing === true &&
+          Date.parse(one.at) <= Date.parse(entry.at),
+      );
+    return [
+      ...firstToClear(scene),
+      ...ourDebris(scene),
+      ...standingOf(scene, 'flow-test')
+        .filter(({ entry }) => entry.result === 'backs-up' || entry.result === 'slow')
+        .map((test): Conclusion => {
+          const { axis, entry } = test;
+          const saw = entry.result === 'slow' ? 'drained slowly' : 'backed up';
+          return isAfterOurs(test)
+            ? reason(
+                null,
+                `Water from the ${entry.fixture} ${saw} in run ${axis.name}. Our own head had moved debris in this line, which may be why: it says nothing of the house.`,
+              )
+            : suspicion(
+                null,
+                'debris',
+                `Water from the ${entry.fixture} ${saw} in run ${axis.name}: something blocks the way ahead.`,
+                'clear the line, then run the fixture again',
+              );
+        }),
+    ];
   },
-}; // prettier-ignore
+};

@@ -48,14 +48,29 @@ export const runGradeFailed: Rule = {
               ? [EJECTOR]
               : verdict === 'can'
                 ? ['The fall is there: replacing the wet length to grade would cure it.']
-                : ['Measure the fall before anyone prices new pipe: without fall, new pipe cures nothing.'],
-          provisos: verdict === 'cannot-be-told' ? [{ text: 'whether gravity can serve the house is not known', settledBy: measure }] : [],
+                : [
+                    'Measure the fall before anyone prices new pipe: without fall, new pipe cures nothing.',
+                  ],
+          provisos:
+            verdict === 'cannot-be-told'
+              ? [{ text: 'whether gravity can serve the house is not known', settledBy: measure }]
+              : [],
           ...about,
         },
-        ...wet.pools.map((pool) => reason(pool, 'it is one of several: the grade of the whole run has failed')),
+        ...wet.pools.map((pool) =>
+          reason(pool, 'it is one of several: the grade of the whole run has failed'),
+        ),
         ...(verdict === 'cannot-be-told'
-          ? [question(null, 'surface', 'Whether the line has the fall it needs cannot be told.', measure, about)]
+          ? [
+              question(
+                null,
+                'surface',
+                'Whether the line has the fall it needs cannot be told.',
+                measure,
+                about,
+              ),
+            ]
           : []),
       ];
     }),
-}; // prettier-ignore
+};

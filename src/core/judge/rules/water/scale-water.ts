@@ -11,10 +11,13 @@ export const scaleWater: Rule = {
   because: 'flakes of rust make small dams in pipe that lies to grade',
   conclude: (scene) =>
     findingsOf(scene, 'standing-water')
-      .filter(({ verified, severity, material }) => verified && severity === 'slight' && IRON.includes(material))
+      .filter(
+        ({ verified, severity, material }) =>
+          verified && severity === 'slight' && IRON.includes(material),
+      )
       .filter((pool) => findNear(scene, pool, 0, ['scale']).length > 0)
       .flatMap((pool) => [
         cause(pool, 'scale', 'descale, then look again'),
         reason(pool, 'it stands among loose scale, and is expected to move on'),
       ]),
-}; // prettier-ignore
+};

@@ -18,13 +18,21 @@ export const shallowWater: Rule = {
       if (pool.severity !== 'slight') return [];
       if (occupancy === 'unknown') {
         return [
-          question(pool, 'desk', 'Nobody said whether the house is lived in, and shallow water says more where it is.', 'Say on Site whether the house is lived in.'),
+          question(
+            pool,
+            'desk',
+            'Nobody said whether the house is lived in, and shallow water says more where it is.',
+            'Say on Site whether the house is lived in.',
+          ),
         ];
       }
       if (occupancy === 'vacant') return [];
       return [
-        noAction(pool, 'the water is shallow, the house is lived in and nothing is caught. Wipes, grease or a longer pool would change that.'),
+        noAction(
+          pool,
+          'the water is shallow, the house is lived in and nothing is caught. Wipes, grease or a longer pool would change that.',
+        ),
       ];
     });
   },
-}; // prettier-ignore
+};

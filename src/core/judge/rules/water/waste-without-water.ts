@@ -3,28 +3,42 @@ import type { Rule } from '../rule';
 import { featuresNear, findingsOf, findNear } from '../scene';
 
 /** What catches waste, and so explains it. */
-const CATCHES = ['standing-water', 'roots', 'lip', 'offset', 'intruding-tap', 'gap', 'break', 'foreign-object'] as const; // prettier-ignore
+const CATCHES = [
+  'standing-water',
+  'roots',
+  'lip',
+  'offset',
+  'intruding-tap',
+  'gap',
+  'break',
+  'foreign-object',
+] as const;
 
 export const wasteWithoutWater: Rule = {
   number: 16,
   id: 'waste-without-water',
   when: 'waste lies where no water stands; or nothing is caught at an open joint',
   then: 'note the waste as unexplained; at the joint, solids are passing',
-  because: 'waste stays only where something holds it, and what passes an edge clean does not need it mended for the flow',
+  because:
+    'waste stays only where something holds it, and what passes an edge clean does not need it mended for the flow',
   conclude: (scene) => {
     const { closeTogetherFt, atLipFt } = scene.thresholds;
     const lying = findingsOf(scene, 'debris').filter(
       (debris) =>
         debris.placed &&
         findNear(scene, debris, atLipFt, CATCHES).length === 0 &&
-        !featuresNear(scene, debris, closeTogetherFt).some(({ feature }) => feature === 'tee' || feature === 'wye'),
+        !featuresNear(scene, debris, closeTogetherFt).some(
+          ({ feature }) => feature === 'tee' || feature === 'wye',
+        ),
     );
     const clear = findingsOf(scene, 'gap').filter(
       (gap) => !gap.facts.holdsDebris && findNear(scene, gap, atLipFt, ['debris']).length === 0,
     );
     return [
-      ...lying.map((debris) => reason(debris, 'no water stands there and nothing was seen to hold it: unexplained')),
+      ...lying.map((debris) =>
+        reason(debris, 'no water stands there and nothing was seen to hold it: unexplained'),
+      ),
       ...clear.map((gap) => reason(gap, 'nothing is caught at it: solids are passing')),
     ];
   },
-}; // prettier-ignore
+};

@@ -89,11 +89,25 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([
         pool(),
-        { kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, joint: 'lip', readingFt: 36 },
+        {
+          kind: 'material',
+          side: 'far',
+          material: 'pvc',
+          diameterIn: 6,
+          joint: 'lip',
+          readingFt: 36,
+        },
       ]),
       spares: line([
         pool(),
-        { kind: 'material', side: 'far', material: 'pvc', diameterIn: 6, joint: 'smooth', readingFt: 36 },
+        {
+          kind: 'material',
+          side: 'far',
+          material: 'pvc',
+          diameterIn: 6,
+          joint: 'smooth',
+          readingFt: 36,
+        },
       ]),
       says: /How high the lip .* was not logged/,
     },
@@ -103,8 +117,14 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /cut the roots/,
     },
     {
-      fires: line([pool(), defect('roots', { extentRatio: 0.3, clockFrom: 4, clockTo: 8, readingFt: 37 })]),
-      spares: line([pool(), defect('roots', { extentRatio: 0.3, clockFrom: 10, clockTo: 2, readingFt: 37 })]),
+      fires: line([
+        pool(),
+        defect('roots', { extentRatio: 0.3, clockFrom: 4, clockTo: 8, readingFt: 37 }),
+      ]),
+      spares: line([
+        pool(),
+        defect('roots', { extentRatio: 0.3, clockFrom: 10, clockTo: 2, readingFt: 37 }),
+      ]),
       says: /cut the roots/,
     },
     {
@@ -113,8 +133,14 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /step up of 2 in .*holds it/,
     },
     {
-      fires: line([pool(), defect('intruding-tap', { extentRatio: 0.3, clockFrom: 5, readingFt: 36 })]),
-      spares: line([pool(), defect('intruding-tap', { extentRatio: 0.3, clockFrom: 12, readingFt: 36 })]),
+      fires: line([
+        pool(),
+        defect('intruding-tap', { extentRatio: 0.3, clockFrom: 5, readingFt: 36 }),
+      ]),
+      spares: line([
+        pool(),
+        defect('intruding-tap', { extentRatio: 0.3, clockFrom: 12, readingFt: 36 }),
+      ]),
       says: /cut the tap back/,
     },
     {
@@ -151,7 +177,11 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'run-grade-failed': [
     {
       fires: line([at(5), at(20), at(40)]),
-      spares: line([at(5, { fillRatio: 0.05 }), at(20, { fillRatio: 0.05 }), at(40, { fillRatio: 0.05 })]),
+      spares: line([
+        at(5, { fillRatio: 0.05 }),
+        at(20, { fillRatio: 0.05 }),
+        at(40, { fillRatio: 0.05 }),
+      ]),
       says: /grade of the run has failed/,
     },
     {
@@ -187,8 +217,14 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /"cause":"belly"/,
     },
     {
-      fires: lineIn('cast-iron', 4, [pool(), defect('wall-loss', { form: 'pitted', readingFt: 32 })]),
-      spares: lineIn('cast-iron', 4, [pool(), defect('wall-loss', { form: 'pitted', readingFt: 42 })]),
+      fires: lineIn('cast-iron', 4, [
+        pool(),
+        defect('wall-loss', { form: 'pitted', readingFt: 32 }),
+      ]),
+      spares: lineIn('cast-iron', 4, [
+        pool(),
+        defect('wall-loss', { form: 'pitted', readingFt: 42 }),
+      ]),
       says: /"cause":"wall-loss".*"cause":"belly"/,
     },
     {
@@ -211,7 +247,10 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ],
   'scale-water': [
     {
-      fires: lineIn('cast-iron', 4, [pool({ fillRatio: 0.05 }), defect('scale', { toReadingFt: 40 })]),
+      fires: lineIn('cast-iron', 4, [
+        pool({ fillRatio: 0.05 }),
+        defect('scale', { toReadingFt: 40 }),
+      ]),
       spares: line([pool({ fillRatio: 0.05 }), defect('scale', { toReadingFt: 40 })]),
       says: /expected to move on/,
     },
@@ -219,7 +258,10 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'rises-with-water': [
     { fires: line([flow('backs-up')]), spares: line([flow('clears')]), says: /"defect":"debris"/ },
     {
-      fires: line([defect('debris', { ourDoing: true, at: minute(1) }), { ...flow('slow'), at: minute(5) }]),
+      fires: line([
+        defect('debris', { ourDoing: true, at: minute(1) }),
+        { ...flow('slow'), at: minute(5) },
+      ]),
       spares: line([flow('not-seen')]),
       says: /Our own head had moved debris/,
     },
@@ -240,4 +282,4 @@ export const WATER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /A liner would keep the dip/,
     },
   ],
-}; // prettier-ignore
+};

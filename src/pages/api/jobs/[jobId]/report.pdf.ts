@@ -32,7 +32,11 @@ export const GET = endpoint(async (context) => {
     stills: loadStills(database(), dataFolder(), job.id, stills),
     at: new Date(),
   });
-  return sendFile({ name: `${safeName(job.title)}-${reader}-draft.pdf`, type: 'application/pdf', bytes }); // prettier-ignore
+  return sendFile({
+    name: `${safeName(job.title)}-${reader}-draft.pdf`,
+    type: 'application/pdf',
+    bytes,
+  });
 });
 
 export const ALL = endpoint(() => {

@@ -12,14 +12,23 @@ import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { findIssuedFile, listIssued } from '#server/issued';
 
-type Wish = { readonly to: string; readonly subject: string; readonly text: string; readonly attach: readonly string[] }; // prettier-ignore
+type Wish = {
+  readonly to: string;
+  readonly subject: string;
+  readonly text: string;
+  readonly attach: readonly string[];
+};
 const ATTACHABLE = [...READERS.map((reader) => `${reader}.pdf`), 'calendar.ics'];
 const schema = Joi.object<Wish>({
   to: Joi.string().email({ tlds: false }).max(200).required(),
   // One line: a line break here would be another header.
-  subject: words(200).pattern(/^[^\r\n]*$/, 'one line').required(), // prettier-ignore
+  subject: words(200)
+    .pattern(/^[^\r\n]*$/, 'one line')
+    .required(),
   text: prose().required(),
-  attach: Joi.array().items(Joi.string().valid(...ATTACHABLE)).required(), // prettier-ignore
+  attach: Joi.array()
+    .items(Joi.string().valid(...ATTACHABLE))
+    .required(),
 });
 
 /** Sends the issued report: into the simulated outbox, where it can be looked at. */
@@ -30,8 +39,15 @@ export const POST = endpoint(async (context) => {
   if (error) throw refuseFaults(faultsFromJoi(error));
   const { to, subject, text, attach } = wish as Wish;
   const [latest] = listIssued(database(), jobId);
-  if (!latest) throw new Refusal(409, 'not-issued', 'Nothing has been issued yet: issue the report, then send it.'); // prettier-ignore
-  const attachments = attach.flatMap((name) => findIssuedFile(database(), jobId, latest.number, name) ?? []); // prettier-ignore
+  if (!latest)
+    throw new Refusal(
+      409,
+      'not-issued',
+      'Nothing has been issued yet: issue the report, then send it.',
+    );
+  const attachments = attach.flatMap(
+    (name) => findIssuedFile(database(), jobId, latest.number, name) ?? [],
+  );
   const mail = simulatedOutbox(database(), jobId, ulid, () => new Date().toISOString());
   return answer(await mail.send({ to, subject, text, attachments }), 201);
 });

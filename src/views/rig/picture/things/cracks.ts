@@ -54,9 +54,17 @@ export const drawCrack: DrawThing = (sink, thing, site, random) => {
   if (isSeveral) {
     for (let index = 0; index < 5; index += 1) {
       const clock = clockFrom + (span * (index + 0.3 * random.next())) / 5;
-      const trunk = line({ atFt: atFt - halfFt * (0.6 + 0.5 * random.next()), clock }, { atFt: atFt + halfFt * (0.5 + 0.6 * random.next()), clock: clock + random.normal() * 0.6 }, 0.013); // prettier-ignore
+      const trunk = line(
+        { atFt: atFt - halfFt * (0.6 + 0.5 * random.next()), clock },
+        { atFt: atFt + halfFt * (0.5 + 0.6 * random.next()), clock: clock + random.normal() * 0.6 },
+        0.013,
+      );
       const fork = trunk[6 + Math.floor(10 * random.next())]!;
-      line(fork, { atFt: fork.atFt + 0.25, clock: fork.clock + (random.next() < 0.5 ? 1.4 : -1.4) }, 0.009); // prettier-ignore
+      line(
+        fork,
+        { atFt: fork.atFt + 0.25, clock: fork.clock + (random.next() < 0.5 ? 1.4 : -1.4) },
+        0.009,
+      );
     }
     return;
   }

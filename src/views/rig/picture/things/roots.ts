@@ -36,7 +36,9 @@ export const drawRoots: DrawThing = (sink, thing, site, random) => {
       .addScaledVector(frame.right, random.normal() * 0.3);
     let here = at.clone();
     for (let part = 0; part < PARTS; part += 1) {
-      lean.add(new Vector3(random.normal(), random.normal() - 0.35, random.normal()).multiplyScalar(0.22)); // prettier-ignore
+      lean.add(
+        new Vector3(random.normal(), random.normal() - 0.35, random.normal()).multiplyScalar(0.22),
+      );
       here = here.clone().addScaledVector(lean.clone().normalize(), step);
       // What reaches the far wall lies along it.
       const out = here.clone().sub(site.frame(startFt).centre);
@@ -45,12 +47,26 @@ export const drawRoots: DrawThing = (sink, thing, site, random) => {
       if (tooFarFt > 0) here.addScaledVector(across.normalize(), -tooFarFt);
       points.push(here);
     }
-    sink.tube(points, (share) => thickFt * (1.1 - 0.85 * share), [0.7 * shade + 0.28, 0.56 * shade + 0.2, 0.32 * shade + 0.1], { sides: 3, gloss: 0.25 }); // prettier-ignore
+    sink.tube(
+      points,
+      (share) => thickFt * (1.1 - 0.85 * share),
+      [0.7 * shade + 0.28, 0.56 * shade + 0.2, 0.32 * shade + 0.1],
+      { sides: 3, gloss: 0.25 },
+    );
   }
   if (!holdsDebris) return;
   for (let piece = 0; piece < 14; piece += 1) {
-    const at = site.inBore(thing.fromFt + flow * -0.05 + 0.12 * random.next(), 4.5 + 3 * random.next(), 0.3 + 0.6 * random.next()); // prettier-ignore
+    const at = site.inBore(
+      thing.fromFt + flow * -0.05 + 0.12 * random.next(),
+      4.5 + 3 * random.next(),
+      0.3 + 0.6 * random.next(),
+    );
     const isPaper = random.next() < 0.35;
-    sink.lump(at, radiusFt * (0.08 + 0.1 * random.next()), isPaper ? [0.85, 0.82, 0.74] : [0.3, 0.21, 0.11], { seed: piece, rough: 0.5 }); // prettier-ignore
+    sink.lump(
+      at,
+      radiusFt * (0.08 + 0.1 * random.next()),
+      isPaper ? [0.85, 0.82, 0.74] : [0.3, 0.21, 0.11],
+      { seed: piece, rough: 0.5 },
+    );
   }
 };

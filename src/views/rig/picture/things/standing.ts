@@ -5,9 +5,11 @@ import type { DrawThing } from './thing';
 /** Another utility's pipe, bored straight through the sewer. */
 export const drawUtility: DrawThing = (sink, thing, site) => {
   const { centre, right, up, forward, radiusFt } = site.frame(thing.fromFt);
-  const through = [-1.7, -0.6, 0, 0.6, 1.7].map(
-    (side) =>
-    centre.clone().addScaledVector(right, side * radiusFt).addScaledVector(up, radiusFt * 0.08 * (1 + 0.4 * side)), // prettier-ignore
+  const through = [-1.7, -0.6, 0, 0.6, 1.7].map((side) =>
+    centre
+      .clone()
+      .addScaledVector(right, side * radiusFt)
+      .addScaledVector(up, radiusFt * 0.08 * (1 + 0.4 * side)),
   );
   sink.tube(through, () => radiusFt * 0.27, [0.93, 0.72, 0.08], { sides: 14, gloss: 0.6 });
   // Print along it, unreadable as always.
@@ -30,8 +32,18 @@ export const drawIntrudingTap: DrawThing = (sink, thing, site) => {
   sink.tube([out, inside], () => radiusFt * 0.55, [0.62, 0.31, 0.2], { sides: 18, gloss: 0.35 });
   sink.tube([lip, inside], () => radiusFt * 0.57, [0.86, 0.6, 0.46], { sides: 18 });
   // Looking into it: dark.
-  sink.tube([inside.clone().lerp(lip, 0.2), inside.clone().lerp(lip, 0.1)], (share) => radiusFt * 0.5 * (1 - share), [0.02, 0.015, 0.01], { sides: 18 }); // prettier-ignore
-  sink.tube([site.inBore(thing.fromFt, clockFrom, 1.02), site.inBore(thing.fromFt, clockFrom, 0.96)], () => radiusFt * 0.63, [0.5, 0.47, 0.42], { sides: 18 }); // prettier-ignore
+  sink.tube(
+    [inside.clone().lerp(lip, 0.2), inside.clone().lerp(lip, 0.1)],
+    (share) => radiusFt * 0.5 * (1 - share),
+    [0.02, 0.015, 0.01],
+    { sides: 18 },
+  );
+  sink.tube(
+    [site.inBore(thing.fromFt, clockFrom, 1.02), site.inBore(thing.fromFt, clockFrom, 0.96)],
+    () => radiusFt * 0.63,
+    [0.5, 0.47, 0.42],
+    { sides: 18 },
+  );
 };
 
 /** A gasket that has come out of its coupling and hangs into the bore. */
@@ -40,14 +52,19 @@ export const drawGasket: DrawThing = (sink, thing, site, random) => {
   const { clockFrom = 11, clockTo = 1.5 } = thing.what;
   const { radiusFt } = site.frame(thing.fromFt);
   // The steel band beside it, rusted, round all of the bore.
-  const ring = (atFt: number) => Array.from({ length: 37 }, (_, part) => site.inBore(atFt, part / 3, 0.99)); // prettier-ignore
+  const ring = (atFt: number) =>
+    Array.from({ length: 37 }, (_, part) => site.inBore(atFt, part / 3, 0.99));
   sink.tube(ring(thing.fromFt - 0.1), () => 0.008, [0.62, 0.36, 0.16], { sides: 4, gloss: 0.5 });
   if (formOf(thing.what) !== 'gasket-in-bore') return;
   const span = (((clockTo - clockFrom) % 12) + 12) % 12 || 2;
   const loop = Array.from({ length: 19 }, (_, part) => {
     const share = part / 18;
     const sag = Math.sin(Math.PI * share);
-    return site.inBore(thing.fromFt + 0.03 * Math.sin(5 * share), clockFrom + span * share, 1.01 - 0.85 * sag - 0.03 * random.next()); // prettier-ignore
+    return site.inBore(
+      thing.fromFt + 0.03 * Math.sin(5 * share),
+      clockFrom + span * share,
+      1.01 - 0.85 * sag - 0.03 * random.next(),
+    );
   });
   sink.tube(loop, () => radiusFt * 0.085, [0.055, 0.055, 0.06], { sides: 8, gloss: 0.7 });
   const tail = Array.from({ length: 8 }, (_, part) =>
@@ -68,9 +85,18 @@ export const drawSeep: DrawThing = (sink, thing, site, random) => {
   const water = [0.78, 0.88, 0.95] as const;
   if (form === 'run') {
     for (let jet = 0; jet < 7; jet += 1) {
-      const start = site.onWall(thing.fromFt + random.normal() * 0.02, clockFrom + random.normal() * 0.12, 0); // prettier-ignore
+      const start = site.onWall(
+        thing.fromFt + random.normal() * 0.02,
+        clockFrom + random.normal() * 0.12,
+        0,
+      );
       const toward = site.frame(thing.fromFt).centre.clone().sub(start).normalize();
-      const arc = Array.from({ length: 10 }, (_, part) => start.clone().addScaledVector(toward, radiusFt * 0.13 * part).add(new Vector3(0, -radiusFt * 0.022 * part * part, 0))); // prettier-ignore
+      const arc = Array.from({ length: 10 }, (_, part) =>
+        start
+          .clone()
+          .addScaledVector(toward, radiusFt * 0.13 * part)
+          .add(new Vector3(0, -radiusFt * 0.022 * part * part, 0)),
+      );
       sink.tube(arc, (share) => 0.006 + 0.006 * share, water, { sides: 5, gloss: 1.6 });
     }
     return;
@@ -84,7 +110,9 @@ export const drawSeep: DrawThing = (sink, thing, site, random) => {
   }
   if (!isDrip) return;
   for (let drop = 0; drop < 3; drop += 1) {
-    const at = site.inBore(thing.fromFt + 0.02 * drop, clockFrom, 0.82 - 0.28 * drop).add(new Vector3(0, -radiusFt * 0.1 * drop, 0)); // prettier-ignore
+    const at = site
+      .inBore(thing.fromFt + 0.02 * drop, clockFrom, 0.82 - 0.28 * drop)
+      .add(new Vector3(0, -radiusFt * 0.1 * drop, 0));
     sink.lump(at, 0.013, water, { rough: 0, gloss: 2, stretch: new Vector3(0.8, 1.5, 0.8) });
   }
 };

@@ -16,7 +16,9 @@ export const scaleWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
   const extent = thing.what.extentRatio ?? 0.1;
   const [fromFt, toFt] = stretchOf(thing, 1.2);
-  const share = inStretch(point.atFt, fromFt, toFt, 0.4) * inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1); // prettier-ignore
+  const share =
+    inStretch(point.atFt, fromFt, toFt, 0.4) *
+    inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1);
   if (share <= 0) return;
   // Hard lumps of rust, big and small, on all of the wall.
   const thick = 1 - Math.sqrt(1 - Math.min(0.95, extent));
@@ -33,9 +35,10 @@ export const greaseWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
   const extent = thing.what.extentRatio ?? 0.1;
   const [fromFt, toFt] = stretchOf(thing, 1.4);
-  const arc = thing.what.clockFrom === undefined
-    ? Math.max(rise(0.1, 0.8, Math.abs(rightOf(point.clock))), 0.55)
-    : inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1.2); // prettier-ignore
+  const arc =
+    thing.what.clockFrom === undefined
+      ? Math.max(rise(0.1, 0.8, Math.abs(rightOf(point.clock))), 0.55)
+      : inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1.2);
   const share = inStretch(point.atFt, fromFt, toFt, 0.5) * arc;
   if (share <= 0) return;
   // Soft, pale and smooth: it hangs in folds that run into each other.
@@ -65,7 +68,11 @@ export const debrisWall: WallEffect = (point, thing) => {
   point.radiusFt = topFt;
   const { own, apart } = stones3(x * 1.4, y * 1.4, z * 1.4);
   tint(point, [0.22, 0.16, 0.1], 1);
-  tint(point, own > 0.7 ? [0.56, 0.52, 0.45] : own > 0.45 ? [0.4, 0.3, 0.17] : [0.13, 0.1, 0.07], 1 - rise(0.3, 0.5, apart)); // prettier-ignore
+  tint(
+    point,
+    own > 0.7 ? [0.56, 0.52, 0.45] : own > 0.45 ? [0.4, 0.3, 0.17] : [0.13, 0.1, 0.07],
+    1 - rise(0.3, 0.5, apart),
+  );
   point.gloss = 0.25;
 };
 
@@ -79,7 +86,10 @@ export const mineralWall: WallEffect = (point, thing) => {
   const drip = noise3(point.clock * 4, 7, point.atFt * 5);
   const spread = 0.12 + 0.7 * drip * rise(-0.9, 0.6, -upOf(point.clock));
   const along = inStretch(point.atFt, fromFt, toFt, spread);
-  const below = clockTo === undefined ? 0 : 0.75 * (1 - rise(0, 3, hoursApart(point.clock, clockFrom < 6 ? 4.5 : 7.5))); // prettier-ignore
+  const below =
+    clockTo === undefined
+      ? 0
+      : 0.75 * (1 - rise(0, 3, hoursApart(point.clock, clockFrom < 6 ? 4.5 : 7.5)));
   const share = along * Math.max(above, below * along);
   if (share <= 0.02) return;
   const [x, y, z] = inSpace(point, 13);
@@ -101,5 +111,9 @@ export const residueWall: WallEffect = (point, thing) => {
   tint(point, [0.3, 0.25, 0.15], 0.5 * along * rise(0, 0.08, -away));
   tint(point, [0.13, 0.1, 0.06], along * (1 - rise(0.05, 0.13, Math.abs(away))));
   const tide = noise3(point.clock * 6, 2, point.atFt * 9);
-  tint(point, [0.75, 0.7, 0.55], 0.8 * along * rise(0.62, 0.8, tide) * (1 - rise(0.02, 0.1, Math.abs(away - 0.08)))); // prettier-ignore
+  tint(
+    point,
+    [0.75, 0.7, 0.55],
+    0.8 * along * rise(0.62, 0.8, tide) * (1 - rise(0.02, 0.1, Math.abs(away - 0.08))),
+  );
 };

@@ -38,7 +38,10 @@ function openingOf(thing: Parameters<WallEffect>[1]): Opening | null {
 export const openWall: WallEffect = (point, thing) => {
   const opening = openingOf(thing);
   if (!opening) return;
-  const acrossFt = point.boreFt * 2 * Math.sin((Math.min(3, hoursApart(point.clock, opening.clock)) * Math.PI) / 12); // prettier-ignore
+  const acrossFt =
+    point.boreFt *
+    2 *
+    Math.sin((Math.min(3, hoursApart(point.clock, opening.clock)) * Math.PI) / 12);
   const alongFt = (point.atFt - thing.fromFt) / opening.long;
   const away = Math.hypot(acrossFt, alongFt) / (point.boreFt * opening.wide);
   const rim = rise(1.12, 1.2, away) * (1 - rise(1.3, 1.42, away));
@@ -93,7 +96,8 @@ export const utilityWall: WallEffect = (point, thing) => {
 
 /** The ragged hole that a pipe bored through the wall leaves round itself. */
 function breakRound(point: WallPoint, atFt: number, clock: number): void {
-  const acrossFt = point.boreFt * 2 * Math.sin((Math.min(3, hoursApart(point.clock, clock)) * Math.PI) / 12); // prettier-ignore
+  const acrossFt =
+    point.boreFt * 2 * Math.sin((Math.min(3, hoursApart(point.clock, clock)) * Math.PI) / 12);
   const away = Math.hypot(acrossFt, point.atFt - atFt) / (point.boreFt * 0.62);
   const ragged = away * (0.75 + 0.5 * noise3(...inSpace(point, 8)));
   const gone = 1 - rise(0.86, 0.95, ragged);
@@ -109,12 +113,18 @@ export const seepWall: WallEffect = (point, thing) => {
   const strength = form === 'run' ? 1 : form === 'drip' ? 0.7 : 0.5;
   const isRight = clockFrom < 6;
   // Wet from where it enters down to the invert, with the stain that years of it left.
-  const below = isRight ? point.clock > clockFrom && point.clock < 6.2 : point.clock < clockFrom && point.clock > 5.8; // prettier-ignore
+  const below = isRight
+    ? point.clock > clockFrom && point.clock < 6.2
+    : point.clock < clockFrom && point.clock > 5.8;
   const wide = (0.1 + 0.3 * strength) * (0.6 + 0.8 * noise3(point.clock * 2, 3, point.atFt * 3));
   const along = 1 - rise(0.4 * wide, wide, Math.abs(point.atFt - thing.fromFt));
   const here = 1 - rise(0.3, 0.8, hoursApart(point.clock, clockFrom));
   const share = along * Math.max(here, below && upOf(point.clock) < 1 ? 1 : 0);
   tint(point, [0.5, 0.3, 0.12], 0.8 * share);
-  tint(point, [0.85, 0.6, 0.3], 0.5 * share * rise(0.55, 0.7, noise3(point.clock * 5, 1, point.atFt * 8))); // prettier-ignore
+  tint(
+    point,
+    [0.85, 0.6, 0.3],
+    0.5 * share * rise(0.55, 0.7, noise3(point.clock * 5, 1, point.atFt * 8)),
+  );
   point.gloss = Math.max(point.gloss, 1.2 * share * strength);
 };

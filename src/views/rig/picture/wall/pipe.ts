@@ -154,7 +154,11 @@ export function layJoint(point: WallPoint, material: Material, awayFt: number): 
     case 'abs':
     case 'pvc':
       point.radiusFt += 0.008 * near(0.02);
-      return tint(point, material === 'abs' ? [0.3, 0.3, 0.32] : [0.45, 0.45, 0.42], 0.8 * near(0.018)); // prettier-ignore
+      return tint(
+        point,
+        material === 'abs' ? [0.3, 0.3, 0.32] : [0.45, 0.45, 0.42],
+        0.8 * near(0.018),
+      );
     case 'asbestos-cement':
       point.radiusFt += 0.02 * near(0.04);
       return tint(point, [0.25, 0.26, 0.27], 0.9 * near(0.035));
@@ -169,7 +173,11 @@ export function layJoint(point: WallPoint, material: Material, awayFt: number): 
       return undefined;
     default:
       // A groove between two rims, packed with mortar or dirt.
-      tint(point, [point.red * 1.3 + 0.06, point.green * 1.3 + 0.06, point.blue * 1.3 + 0.06], 0.8 * near(0.1)); // prettier-ignore
+      tint(
+        point,
+        [point.red * 1.3 + 0.06, point.green * 1.3 + 0.06, point.blue * 1.3 + 0.06],
+        0.8 * near(0.1),
+      );
       point.radiusFt += 0.024 * near(0.05);
       return tint(point, VOID, 0.95 * near(0.05));
   }

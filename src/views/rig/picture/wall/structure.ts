@@ -146,7 +146,8 @@ export const wearWall: WallEffect = (point, thing) => {
     inArc(point.clock, clockFrom, clockTo, 0.9) * inStretch(point.atFt, fromFt, toFt, 0.3);
   if (share <= 0) return;
   const [x, y, z] = inSpace(point, 16);
-  if (form === 'invert-gone') return openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16); // prettier-ignore
+  if (form === 'invert-gone')
+    return openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16);
   const rough = rough3(x, y, z);
   tint(point, RUST, 0.8 * share);
   tint(point, [0.72, 0.4, 0.15], share * rise(0.5, 0.7, rough));
@@ -162,7 +163,9 @@ export const spallWall: WallEffect = (point, thing) => {
   if (thing.kind !== 'defect') return;
   const form = formOf(thing.what);
   const [fromFt, toFt] = stretchOf(thing, 1.5);
-  const share = inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1) * inStretch(point.atFt, fromFt, toFt, 0.4); // prettier-ignore
+  const share =
+    inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1) *
+    inStretch(point.atFt, fromFt, toFt, 0.4);
   if (share <= 0) return;
   if (form === 'hole') return openToSoil(point, patch(point, thing, 0.7, 2.4) + 0.4, 0.3);
   if (form === 'stone-exposed') {

@@ -103,7 +103,8 @@ describe('rings', () => {
     const rings = placeRings(path, 18, 30);
     expect([rings[0], rings.at(-1)]).toEqual([18, 30]);
     expect(rings.every((atFt, index) => index === 0 || atFt > rings[index - 1]!)).toBe(true);
-    const between = (fromFt: number, toFt: number) => rings.filter((atFt) => atFt >= fromFt && atFt < toFt).length; // prettier-ignore
+    const between = (fromFt: number, toFt: number) =>
+      rings.filter((atFt) => atFt >= fromFt && atFt < toFt).length;
     expect(between(21.8, 22.2)).toBeGreaterThan(2 * between(26.8, 27.2));
     expect(placeRings(path, 18, 30, true).length).toBeLessThan(rings.length);
   });

@@ -84,7 +84,8 @@ export function shapeWall(path: RigPath, fromFt: number, toFt: number): WallShap
   const effects = path.things
     .filter((thing) => near(thing.fromFt, thing.toFt))
     .flatMap((thing): { thing: PathThing; effect: WallEffect }[] => {
-      const effect = thing.kind === 'defect' ? BY_DEFECT[thing.what.defect] : BY_FEATURE[thing.what.feature]; // prettier-ignore
+      const effect =
+        thing.kind === 'defect' ? BY_DEFECT[thing.what.defect] : BY_FEATURE[thing.what.feature];
       return effect ? [{ thing, effect }] : [];
     });
   const joints = path.joints.filter((atFt) => near(atFt, atFt));

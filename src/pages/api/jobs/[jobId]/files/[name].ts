@@ -27,13 +27,19 @@ export const GET = endpoint((context) => {
     return file('.chert.zip', 'application/zip', zip);
   }
   const derived = derive(inspection);
-  if (wanted === 'observations.csv') return file('-observations.csv', 'text/csv', writeObservations(derived)); // prettier-ignore
-  if (wanted === 'located.geojson') return file('-located.geojson', 'application/geo+json', writeGeoJson(derived)); // prettier-ignore
+  if (wanted === 'observations.csv')
+    return file('-observations.csv', 'text/csv', writeObservations(derived));
+  if (wanted === 'located.geojson')
+    return file('-located.geojson', 'application/geo+json', writeGeoJson(derived));
   if (wanted === 'calendar.ics') return file('.ics', 'text/calendar', writeCalendar(derived));
   if (wanted === 'chapters.vtt') {
     const runId = context.url.searchParams.get('run') ?? '';
     const offsetS = Number(context.url.searchParams.get('offset') ?? 0);
-    const chapters = writeChapters(derived, runId, Number.isFinite(offsetS) ? Math.max(0, offsetS) * 1000 : 0); // prettier-ignore
+    const chapters = writeChapters(
+      derived,
+      runId,
+      Number.isFinite(offsetS) ? Math.max(0, offsetS) * 1000 : 0,
+    );
     if (chapters !== null) return file(`-${safeName(runId, 'run')}.vtt`, 'text/vtt', chapters);
   }
   throw refuseUnknown('file of this job');

@@ -11,7 +11,10 @@ import { issueReport, type IssueWish } from '#server/issue-report';
 import { listIssued } from '#server/issued';
 import { printPdf } from '../../../../../pdf/print-pdf';
 
-const schema = Joi.object<IssueWish>({ reason: line(2000).required(), limits: line(2000).required() }); // prettier-ignore
+const schema = Joi.object<IssueWish>({
+  reason: line(2000).required(),
+  limits: line(2000).required(),
+});
 
 /** Issues the report: freezes it as the next version. */
 export const POST = endpoint(async (context) => {
@@ -21,7 +24,10 @@ export const POST = endpoint(async (context) => {
   if (error) throw refuseFaults(faultsFromJoi(error));
   const { reason, limits } = wish as IssueWish;
   const trimmed = { reason: reason.trim(), limits: limits.trim() };
-  return answer(await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, Date.now()), 201); // prettier-ignore
+  return answer(
+    await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, Date.now()),
+    201,
+  );
 });
 
 export const GET = endpoint((context) =>

@@ -28,7 +28,11 @@ export const POST = endpoint(async (context) => {
   const { error } = schema.required().validate(wish, VALIDATION);
   if (error) throw refuseFaults(faultsFromJoi(error));
   if (listIssued(database(), jobId).length === 0)
-    throw new Refusal(409, 'not-issued', 'Nothing has been issued yet: a link shows an issued report.'); // prettier-ignore
+    throw new Refusal(
+      409,
+      'not-issued',
+      'Nothing has been issued yet: a link shows an issued report.',
+    );
   const { label, days, reader = 'buyer' } = wish as Wish;
   const nowMs = timeOf(database(), Date.now());
   const link = {

@@ -1,0 +1,66 @@
+import { readFileSync } from 'node:fs';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { openMiscalled } from './copies';
+import { test } from './test';
+
+const row = (page: Page, name: RegExp) => page.locator('main li button').filter({ hasText: name });
+const detail = (page: Page) => page.getByRole('article');
+
+test('settings of judgement are kept, exported, brought in, and taken over by a job', async ({
+  page,
+}) => {
+  await page.goto('/settings');
+  await page.getByText('Thresholds of grades and rules').click();
+  const bound = page.getByLabel(/^A pipe out of round, or a tap, is moderate from/);
+  await bound.fill('0.9');
+  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(page.getByRole('alert')).toContainText('bounds in order');
+  await bound.fill('0.03');
+  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export what is kept' }).click();
+  const path = await (await download).path();
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
+    format: 'chert-settings',
+    preferences: { judgement: { settings: { thresholds: { diameterModerateFrom: 0.03 } } } },
+  });
+
+  await openMiscalled(page, 'find-settings');
+  await row(page, /Deformation at 20\.8/).click();
+  await expect(detail(page)).toContainText('slight · watch it');
+  await page.getByRole('button', { name: 'Judge this job by my settings of today' }).click();
+  await expect(page.getByRole('status', { name: 'What changed' })).toContainText(
+    'slight → moderate',
+  );
+
+  await page.goto('/settings');
+  await page.getByText('Thresholds of grades and rules').click();
+  await bound.fill('');
+  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByLabel('Bring in a file').setInputFiles(path);
+  await expect(bound).toHaveValue('0.03');
+  await page.reload();
+  await page.getByText('Thresholds of grades and rules').click();
+  await expect(bound).toHaveValue('');
+});
+
+for (const light of ['daylight', 'crawlspace'] as const) {
+  test(`axe finds nothing on Findings in ${light}, wide and narrow`, async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
+    await openMiscalled(page, `find-axe-${light}`);
+    for (const width of [1280, 390]) {
+      await page.setViewportSize({ width, height: 800 });
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide).toBeLessThanOrEqual(width);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+    }
+  });
+}

@@ -1,0 +1,39 @@
+import { test as base } from '@playwright/test';
+import { ownServer } from './own-server';
+import { portOf } from './server-env';
+
+/**
+ * A test with pages that are awake once they are open, and a server with the demo jobs that no other worker
+ * talks to. A test that failed is tried again by a new worker, so over fresh data.
+ */
+export const test = base.extend<object, { served: string }>({
+  served: [
+    // The fixture needs no other; the runner asks for the braces.
+    // eslint-disable-next-line no-empty-pattern -- as above
+    async ({}, use, { parallelIndex }) => {
+      const server = ownServer(portOf(parallelIndex));
+      server.reset();
+      server.seed();
+      await server.start();
+      await use(server.base);
+      await server.end();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  baseURL: ({ served }, use) => use(served),
+  page: async ({ page }, use) => {
+    const { goto, reload } = page;
+    const awake = () => page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+    page.goto = async (...args) => {
+      const response = await goto.apply(page, args);
+      await awake();
+      return response;
+    };
+    page.reload = async (...args) => {
+      const response = await reload.apply(page, args);
+      await awake();
+      return response;
+    };
+    await use(page);
+  },
+});
