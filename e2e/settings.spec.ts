@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { openMiscalled } from './copies';
 import { test } from './test';
@@ -46,21 +45,3 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await page.getByText('Thresholds of grades and rules').click();
   await expect(bound).toHaveValue('');
 });
-
-for (const light of ['daylight', 'crawlspace'] as const) {
-  test(`axe finds nothing on Findings in ${light}, wide and narrow`, async ({
-    page,
-    context,
-    baseURL,
-  }) => {
-    await context.addCookies([{ name: 'light', value: light, url: baseURL! }]);
-    await openMiscalled(page, `find-axe-${light}`);
-    for (const width of [1280, 390]) {
-      await page.setViewportSize({ width, height: 800 });
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect(wide).toBeLessThanOrEqual(width);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
-    }
-  });
-}

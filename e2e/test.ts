@@ -23,7 +23,13 @@ export const test = base.extend<object, { served: string }>({
   baseURL: ({ served }, use) => use(served),
   page: async ({ page }, use) => {
     const { goto, reload } = page;
-    const awake = () => page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+    const awake = async () => {
+      await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
+      // React wakes a part bit by bit, and rests when all of it is awake.
+      await page.evaluate(
+        () => new Promise((rest) => requestIdleCallback(() => requestIdleCallback(rest))),
+      );
+    };
     page.goto = async (...args) => {
       const response = await goto.apply(page, args);
       await awake();
