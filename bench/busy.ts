@@ -1,5 +1,5 @@
-import { percentile } from './times';
 import type { Row } from './row';
+import { percentile } from './times';
 
 const EVERY_MS = 15;
 const IDLE_POSTS = 400;

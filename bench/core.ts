@@ -1,9 +1,9 @@
-import { parseCallout } from '#core/callout/parse';
-import { derive } from '#core/derive';
-import { derivedJson } from '#core/formats/derived-json';
-import { readInspectionFile, writeInspectionFile } from '#core/formats/inspection-file';
+import { assess } from '#core/assess';
+import { derivedJson } from '#core/interchange/derived-json';
+import { readInspectionFile, writeInspectionFile } from '#core/interchange/inspection-file';
 import { composeReport } from '#core/report/compose';
 import { buildSection } from '#core/section/build';
+import { parseCallout } from '#core/speech/parse';
 import { inspectionWith } from './log';
 import type { Row } from './row';
 import { timeTask } from './times';
@@ -14,7 +14,7 @@ export async function benchCore(): Promise<Row[]> {
   const files = new Map(sizes.map((size) => [size, inspectionWith(size)]));
   const middle = files.get(200)!;
   const text = writeInspectionFile(files.get(5_000)!);
-  const small = derive(middle);
+  const small = assess(middle);
   const aims: Record<number, string> = { 200: '3 ms', 5_000: '60 ms' };
   const context = {
     counterFt: 20,
@@ -27,9 +27,9 @@ export async function benchCore(): Promise<Row[]> {
     ...sizes.map((size): [string, string, () => unknown] => [
       `derive, ${size.toLocaleString('en-US')} entries`,
       aims[size] ?? '–',
-      () => derive(files.get(size)!),
+      () => assess(files.get(size)!),
     ]),
-    ['derive and print, 200 entries', '–', () => JSON.stringify(derivedJson(derive(middle)))],
+    ['derive and print, 200 entries', '–', () => JSON.stringify(derivedJson(assess(middle)))],
     ['read and check a file of 5,000 entries', '–', () => readInspectionFile(text)],
     ['compose a report, 200 entries', '–', () => composeReport(small)],
     [

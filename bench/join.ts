@@ -1,11 +1,11 @@
-import type { Inspection, Tie } from '#core/job/inspection';
-import type { Run } from '#core/job/run';
-import type { Entry } from '#core/log/entry';
-import { derive } from '#core/derive';
-import { settingsInForce } from '#core/job/settings';
-import { foldLog } from '#core/log/fold';
+import { assess } from '#core/assess';
 import { joinRuns, linksOf } from '#core/measure/join/join';
 import { layRun } from '#core/measure/placement';
+import type { Inspection, Tie } from '#core/model/job/inspection';
+import type { Run } from '#core/model/job/run';
+import { settingsInForce } from '#core/model/job/settings';
+import type { Entry } from '#core/model/log/entry';
+import { foldLog } from '#core/model/log/fold';
 import { accessOf } from '#core/testing/joined';
 import { inspectionWith, seeded } from './log';
 import type { Row } from './row';
@@ -102,7 +102,7 @@ export async function benchJoin(): Promise<Row[]> {
     const file = sixRunsWith(count, Math.min(800, count / 25));
     const entries = file.runs.reduce((sum, run) => sum + run.entries.length, 0);
     const what = `derive 6 joined runs, ${count.toLocaleString('en-US')} entries, ${file.ties.length} ties`;
-    await time(what, '–', () => derive(file), entries);
+    await time(what, '–', () => assess(file), entries);
   }
   return rows;
 }

@@ -1,5 +1,5 @@
-import type { Inspection } from '#core/job/inspection';
-import type { Entry } from '#core/log/entry';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Entry } from '#core/model/log/entry';
 
 /** A repeatable stream of numbers in 0…1 (mulberry32). */
 export function seeded(seed: number): () => number {

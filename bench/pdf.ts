@@ -1,4 +1,4 @@
-import { derive } from '#core/derive';
+import { assess } from '#core/assess';
 import { composeReport } from '#core/report/compose';
 import { drawForReport } from '#core/report/frozen';
 import { DEMO_NAMES, demoInspection } from '#core/testing/demo-inspections';
@@ -9,13 +9,13 @@ import type { Row } from './row';
 export async function benchPdf(): Promise<Row[]> {
   const measured: { name: string; ms: number; bytes: number }[] = [];
   for (const name of DEMO_NAMES) {
-    const derived = derive(demoInspection(name));
+    const assessment = assess(demoInspection(name));
     const start = performance.now();
     const bytes = await printPdf({
       title: name,
       author: '',
-      blocks: composeReport(derived).blocks,
-      section: drawForReport(derived).paper,
+      blocks: composeReport(assessment).blocks,
+      section: drawForReport(assessment).paper,
       paper: 'letter',
       footer: '',
       stills: new Map(),

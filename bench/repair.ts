@@ -1,8 +1,8 @@
 import loadHighs from 'highs';
-import { derive } from '#core/derive';
-import { choose } from '#core/repair/choose/choose';
-import { startPlay, USUAL_HISTORIES } from '#core/repair/futures/play';
-import { repairOf } from '#core/repair/repair';
+import { assess } from '#core/assess';
+import { choose } from '#core/planning/choose/choose';
+import { startPlay, USUAL_HISTORIES } from '#core/planning/futures/play';
+import { repairOf } from '#core/planning/repair';
 import { randomProblem } from '#core/testing/choosing';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { integerProgramOf } from '#core/testing/integer-program';
@@ -48,13 +48,13 @@ export async function compareChoosing(): Promise<string> {
 
 /** Times the plans of a job, and its futures, in this process. */
 export function benchRepair(): Row[] {
-  const derived = derive(demoInspection('alder-bend'));
+  const assessment = assess(demoInspection('alder-bend'));
   // What was worked out is remembered by what it was worked out of: a copy each time.
   const plans = Array.from({ length: 60 }, () => {
-    const copy = { ...derived };
+    const copy = { ...assessment };
     return timed(() => repairOf(copy));
   }).slice(20);
-  const { futures } = repairOf(derived);
+  const { futures } = repairOf(assessment);
   const played = Array.from({ length: 12 }, (_, seed) =>
     timed(() => {
       const play = startPlay(futures, { seed });

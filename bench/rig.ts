@@ -1,11 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
-import { derive } from '#core/derive';
-import { createRig, type RigSetup } from '#core/rig/rig';
-import { compareWithTruth, originsOf } from '#core/rig/script/compare';
-import { planRuns, scopeLateral } from '#core/rig/script/scope-lateral';
-import type { LateralTruth } from '#core/rig/truth';
+import { assess } from '#core/assess';
+import { createRig, type RigSetup } from '#core/simulator/rig';
+import { compareWithTruth, originsOf } from '#core/simulator/script/compare';
+import { planRuns, scopeLateral } from '#core/simulator/script/scope-lateral';
+import type { LateralTruth } from '#core/simulator/truth';
 import { DEFAULT_PREFERENCES } from '#core/site/equipment';
 import { readDemoLaterals } from '#core/testing/demo-laterals';
 import { CHROMIUM_WITH_GL } from '../e2e/chromium';
@@ -90,14 +90,14 @@ export async function benchRig(): Promise<Row[]> {
   ];
 }
 
-/** Scopes every lateral by script under many slips, and lays what was derived beside the truth. */
+/** Scopes every lateral by script under many slips, and lays what was assessment beside the truth. */
 export function compareLaterals(): string {
   const rows = readDemoLaterals(FOLDER).map((truth) => {
     const plans = planRuns(truth);
     const all = Array.from({ length: SEEDS }, (_, seed) =>
       compareWithTruth(
         truth,
-        derive(scopeLateral(truth, plans, seed + 1)),
+        assess(scopeLateral(truth, plans, seed + 1)),
         originsOf(truth, plans),
       ),
     );

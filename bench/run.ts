@@ -4,8 +4,8 @@ import { meanKeys, TYPED_SCOPE, withFootage } from '#core/testing/typed-scope';
 import { scoreHeldOut } from './callouts/score';
 import { benchCore } from './core';
 import { benchJoin } from './join';
-import { tellRecovered } from './recover/table';
 import { benchPdf } from './pdf';
+import { tellRecovered } from './recover/table';
 import { benchRepair, compareChoosing } from './repair';
 import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
@@ -104,7 +104,7 @@ ${table(server)}
 ${table(rig)}
 
 A script drives each demo lateral from every access and logs what the camera passes; Chert derives the log, and what it
-found is laid beside the truth (\`src/core/rig/script\`). A thing is *unseen* where the log says that nobody could see, and
+found is laid beside the truth (\`src/core/simulator/script\`). A thing is *unseen* where the log says that nobody could see, and
 *not reached* where no run placed on its line came by: the script ties nothing, so runs from a second access stay apart.
 
 ${compareLaterals()}

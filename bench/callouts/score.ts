@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseCallout } from '#core/callout/parse';
-import type { Entry } from '#core/log/entry';
+import type { Entry } from '#core/model/log/entry';
+import { parseCallout } from '#core/speech/parse';
 
 type HeldOut = {
   readonly by: string;

@@ -2,10 +2,10 @@ import 'fake-indexeddb/auto';
 import { createHash, randomBytes } from 'node:crypto';
 import { type Base, screenOf } from '#client/change';
 import { type JobKeeper, openJob } from '#client/job-keeper';
-import type { StoredJob } from '#core/job/history';
 import { changesOf, entriesOf, freshen } from '#client/job-on-device';
 import { isUnkept, keepChanges, keepMedia, listKept } from '#client/store';
-import type { Inspection } from '#core/job/inspection';
+import type { StoredJob } from '#core/model/job/history';
+import type { Inspection } from '#core/model/job/inspection';
 import { pause, randomFrom } from './server';
 
 /** What a device reports when it has sent everything. */

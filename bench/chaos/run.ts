@@ -5,8 +5,8 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import type { Inspection } from '#core/job/inspection';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import type { Inspection } from '#core/model/job/inspection';
 import { migrationsFolder, openDatabase } from '#server/database';
 import { migrate, readMigrations } from '#server/migrate';
 import type { DeviceReport } from './device';

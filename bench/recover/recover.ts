@@ -1,10 +1,11 @@
-import { derive, type Derived } from '#core/derive';
-import type { Inspection, Tie } from '#core/job/inspection';
-import type { Entry } from '#core/log/entry';
-import { suggestTies } from '#core/measure/join/suggest';
+import { assess } from '#core/assess';
+import { seededRandom } from '#core/base/random';
+import type { Assessment } from '#core/judge/assessment';
 import { digitsOf } from '#core/measure/join/causes/cause';
-import type { LateralTruth } from '#core/rig/truth';
-import { seededRandom } from '#core/rig/random';
+import { suggestTies } from '#core/measure/join/suggest';
+import type { Inspection, Tie } from '#core/model/job/inspection';
+import type { Entry } from '#core/model/log/entry';
+import type { LateralTruth } from '#core/simulator/truth';
 import { percentile } from '../times';
 import { makeScene, type Scene } from './scene';
 
@@ -53,7 +54,7 @@ function sayTo(inspection: Inspection, grainFt: number): Inspection {
 export function tieAll(inspection: Inspection): Inspection {
   let now = inspection;
   for (let round = 0; round < 4; round += 1) {
-    const { lateral, settings } = derive(now);
+    const { lateral, settings } = assess(now);
     const offered = suggestTies([...lateral.axes, ...lateral.unplaced], settings, new Set());
     if (offered.length === 0) break;
     const ties = new Map(now.ties.map((tie) => [tie.id, tie]));
@@ -72,8 +73,8 @@ export function tieAll(inspection: Inspection): Inspection {
 export const isRight = ({ trueFtOf }: Scene, tie: Tie) =>
   new Set(tie.sightings.map(({ runId, entryId }) => trueFtOf(runId, entryId))).size === 1;
 
-function noteErrors(scene: Scene, derived: Derived, into: Recovered): void {
-  for (const feature of derived.lateral.features) {
+function noteErrors(scene: Scene, assessment: Assessment, into: Recovered): void {
+  for (const feature of assessment.lateral.features) {
     const [first] = feature.sightings;
     const at = first ? scene.trueFtOf(first.runId, first.entryId) : null;
     if (at === null) continue;
@@ -126,7 +127,7 @@ function injectMisfits(tied: Inspection, seed: number, into: Recovered): void {
           one === entry ? { ...entry, readingFt: swapped } : one,
         ),
       }));
-      const { misfits } = derive(bad).lateral.join;
+      const { misfits } = assess(bad).lateral.join;
       into.swapped.tried += 1;
       if (misfits.length > 0) into.swapped.caught += 1;
       if (misfits.some(({ links }) => links.some(({ id }) => id === culprit.id)))
@@ -137,7 +138,7 @@ function injectMisfits(tied: Inspection, seed: number, into: Recovered): void {
       if (explained) into.swapped.explained += 1;
     }
     noteFew(tied, ties, runId, swapped, culprit, into);
-    const turned = derive(withRun(tied, runId, turn)).lateral.join;
+    const turned = assess(withRun(tied, runId, turn)).lateral.join;
     into.turned.tried += 1;
     if (turned.misfits.length > 0 || turned.strained.length > 0) into.turned.caught += 1;
     if (
@@ -172,14 +173,14 @@ function noteFew(
     })),
   });
   into.one.tried += 1;
-  const alone = derive(only([other])).lateral.join;
+  const alone = assess(only([other])).lateral.join;
   if (alone.unchecked.length === 1 && alone.misfits.length === 0) into.one.said += 1;
   if (swapped === null) return;
   const { entryId } = culprit.sightings.find((one) => one.runId === runId)!;
   const bad = withRun(only([other, culprit]), runId, ({ entries }) => ({
     entries: entries.map((one) => (one.id === entryId ? { ...one, readingFt: swapped } : one)),
   }));
-  const { misfits } = derive(bad).lateral.join;
+  const { misfits } = assess(bad).lateral.join;
   if (misfits.length === 0) return;
   into.two.tried += 1;
   if (misfits.every(({ links }) => links.length === 2)) into.two.said += 1;
@@ -221,12 +222,12 @@ export function recover(
     const right = offered.ties.filter((tie) => isRight(scene, tie));
     sum.ties.right += right.length;
     const tied = { ...offered, ties: right };
-    const derived = derive(tied);
-    if (derived.lateral.unplaced.length === 0) sum.placed += 1;
-    noteErrors(scene, derived, sum);
+    const assessment = assess(tied);
+    if (assessment.lateral.unplaced.length === 0) sum.placed += 1;
+    noteErrors(scene, assessment, sum);
     if (right.length >= 3) {
       sum.clean.tried += 1;
-      if (derived.lateral.join.misfits.length > 0) sum.clean.alarms += 1;
+      if (assessment.lateral.join.misfits.length > 0) sum.clean.alarms += 1;
     }
     injectMisfits(tied, seed, sum);
   }

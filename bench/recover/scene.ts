@@ -1,11 +1,11 @@
-import type { Inspection } from '#core/job/inspection';
-import type { Run } from '#core/job/run';
-import { generateLateral } from '#core/rig/generate';
+import { seededRandom } from '#core/base/random';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Run } from '#core/model/job/run';
+import { generateLateral } from '#core/simulator/generate';
+import { jobFromLateral } from '#core/simulator/job-from-lateral';
+import { scopeRun } from '#core/simulator/script/scope-run';
+import type { LateralTruth, TruthFeature, TruthLine } from '#core/simulator/truth';
 import { DEFAULT_PREFERENCES } from '#core/site/equipment';
-import { jobFromLateral } from '#core/rig/job-from-lateral';
-import { seededRandom } from '#core/rig/random';
-import { scopeRun } from '#core/rig/script/scope-run';
-import type { LateralTruth, TruthFeature, TruthLine } from '#core/rig/truth';
 
 /** A lateral scoped by three runs from two accesses, and what each entry truly is. */
 export type Scene = {

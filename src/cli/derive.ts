@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { derive } from '#core/derive';
+import { assess } from '#core/assess';
 import { sayFault } from '#core/base/fault';
-import { derivedJson } from '#core/formats/derived-json';
-import { readInspectionFile } from '#core/formats/inspection-file';
+import { derivedJson } from '#core/interchange/derived-json';
+import { readInspectionFile } from '#core/interchange/inspection-file';
 
 /** Exit code for a file that cannot be read as an inspection. */
 const BAD_FILE = 2;
@@ -27,4 +27,4 @@ if (path === undefined || rest.length > 0) {
 }
 const outcome = readInspectionFile(readText(path));
 if (!outcome.ok) fail(outcome.faults.map(sayFault));
-process.stdout.write(`${JSON.stringify(derivedJson(derive(outcome.value)), null, 2)}\n`);
+process.stdout.write(`${JSON.stringify(derivedJson(assess(outcome.value)), null, 2)}\n`);

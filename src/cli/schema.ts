@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { inspectionJsonSchema } from '#core/formats/json-schema';
+import { inspectionJsonSchema } from '#core/interchange/json-schema';
 
 writeFileSync(
   'docs/inspection-file.schema.json',

@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sayFault } from '#core/base/fault';
-import { readInspectionFile } from '#core/formats/inspection-file';
-import { daysToNow, moveDays } from '#core/formats/move-days';
+import { readInspectionFile } from '#core/interchange/inspection-file';
+import { daysToNow, moveDays } from '#core/interchange/move-days';
 import { database } from '#server/database';
 import { storeInspection } from '#server/inspections';
 

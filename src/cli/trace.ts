@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
+import { assess } from '#core/assess';
 import { sayFault } from '#core/base/fault';
-import { derive } from '#core/derive';
-import { readInspectionFile } from '#core/formats/inspection-file';
-import type { Inspection } from '#core/job/inspection';
+import { readInspectionFile } from '#core/interchange/inspection-file';
+import type { Inspection } from '#core/model/job/inspection';
 import { anyMadeInspection } from '#core/testing/made';
 import { traceDocuments } from '#core/trace/trace';
 
@@ -34,7 +34,7 @@ const jobs: (readonly [string, Inspection])[] =
     : args.map((path) => [path, readFile(path)] as const);
 let count = 0;
 for (const [name, inspection] of jobs) {
-  for (const { document, where, claim, why, text } of traceDocuments(derive(inspection))) {
+  for (const { document, where, claim, why, text } of traceDocuments(assess(inspection))) {
     count += 1;
     process.stdout.write(`${name} · ${document} · ${where}: ${claim}: ${why}\n    “${text}”\n`);
   }

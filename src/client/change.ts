@@ -1,7 +1,7 @@
-import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/job/edits';
-import type { Inspection } from '#core/job/inspection';
-import type { Run } from '#core/job/run';
-import type { Entry } from '#core/log/entry';
+import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Run } from '#core/model/job/run';
+import type { Entry } from '#core/model/log/entry';
 
 /** One thing that was done on this device and that the server is to know. */
 export type Change =

@@ -3,12 +3,12 @@ import { describe, expect, it, vi } from 'vitest';
 import { foreignOf, freshen } from './job-on-device';
 import { type SaveState, type Sender, startSender } from './sender';
 import {
+  findDraft,
   forgetDevice,
   isUnkept,
   keepChanges,
   keepDraft,
   keepMedia,
-  findDraft,
   listKept,
   listWaiting,
   mark,

@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import type { Overwritten, StoredJob } from '#core/model/job/history';
 import {
   ackAfterRestore,
   afterRestore,
@@ -11,7 +12,6 @@ import {
   superseded,
 } from './change';
 import { adopt } from './job-on-device';
-import type { Overwritten, StoredJob } from '#core/job/history';
 import { fetchBase } from './send';
 import { type SaveState, startSender } from './sender';
 import { deviceId, findBase, forget, keepBase, listAtRest, mark, watchKept } from './store';

@@ -1,6 +1,6 @@
-import { describe, expect, it, beforeEach } from 'vitest';
-import { MEDIA_MOST_BYTES } from '#core/formats/media-type';
-import type { Entry } from '#core/log/entry';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { MEDIA_MOST_BYTES } from '#core/interchange/media-type';
+import type { Entry } from '#core/model/log/entry';
 import { inspectionOf, runOf } from '#core/testing/build';
 import { deviceAheadMs, forgetServerTime, noteServerTime, timeOfEntry } from './clock';
 import { changesOf, entriesOf } from './job-on-device';

@@ -1,12 +1,12 @@
 import { ulid } from 'ulid';
-import { type Deed, editsOf } from '#core/job/edits';
-import type { Inspection } from '#core/job/inspection';
-import type { Entry, EntryDraft } from '#core/log/entry';
+import { type Deed, editsOf } from '#core/model/job/edits';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Entry, EntryDraft } from '#core/model/log/entry';
 import { type Base, type Change, isForeign, type Kept } from './change';
 import { deviceAheadMs, timeOfEntry } from './clock';
-import { localInstant } from './time';
 import { UNKNOWN_INSTALLATION } from './old-store';
 import { mark } from './store';
+import { localInstant } from './time';
 
 /** What a screen does to a job: the change of a run, an access point or facts, or an entry as it is. */
 export type Doing =

@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it, vi } from 'vitest';
+import type { StoredJob } from '#core/model/job/history';
 import { sendJson } from './api';
 import type { Base } from './change';
 import { deviceAheadMs } from './clock';
-import { freshen } from './job-on-device';
-import type { StoredJob } from '#core/job/history';
 import { openJob } from './job-keeper';
+import { freshen } from './job-on-device';
 import { findBase, keepChanges, listAtRest } from './store';
 
 import {

@@ -1,6 +1,6 @@
 import type { Transaction } from 'dexie';
-import { type Edit, spanKey } from '#core/job/edits';
-import type { Span } from '#core/job/inspection';
+import { type Edit, spanKey } from '#core/model/job/edits';
+import type { Span } from '#core/model/job/inspection';
 import type { Change, Kept } from './change';
 
 /** What the first version of the device store kept: changes of whole records, known by a key. */

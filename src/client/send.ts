@@ -1,4 +1,4 @@
-import type { Overwritten } from '#core/job/history';
+import type { Overwritten } from '#core/model/job/history';
 import { getJson, putBytes, sayNotDone, sendJson, type Sent } from './api';
 import type { Acknowledged, Base, Kept } from './change';
 import { findKeptMedia, listWaiting, mark } from './store';

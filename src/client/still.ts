@@ -1,4 +1,4 @@
-import { MEDIA_HEAD_BYTES, MEDIA_MOST_BYTES, mediaTypeOf } from '#core/formats/media-type';
+import { MEDIA_HEAD_BYTES, MEDIA_MOST_BYTES, mediaTypeOf } from '#core/interchange/media-type';
 
 /** Looks into a file: a still that can be kept, or a sentence on why it cannot. */
 export async function checkStill(

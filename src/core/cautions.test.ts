@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cautionsFor, cautionsOfWork, findUtilitiesThrough } from './cautions';
-import { CLAY, derivedFrom, inspectionOf, runOf, type Said } from './testing/build';
+import { assessmentOf, CLAY, inspectionOf, runOf, type Said } from './testing/build';
 
 const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
   kind: 'defect',
@@ -27,7 +27,7 @@ describe('cautions of an opening', () => {
 });
 
 describe('cautions of the work', () => {
-  const about = (...said: Said[]) => cautionsOfWork(derivedFrom(said)).map((one) => one.about);
+  const about = (...said: Said[]) => cautionsOfWork(assessmentOf(said)).map((one) => one.about);
   it('are only the codes where nothing calls for more', () => {
     expect(about()).toEqual(['Codes']);
   });
@@ -57,7 +57,7 @@ describe('a utility through the sewer', () => {
   });
 
   it('stops all other work on its line', () => {
-    const { findings } = derivedFrom([
+    const { findings } = assessmentOf([
       defect('utility-crossing'),
       defect('roots', { extentRatio: 0.15, locus: 'joint', readingFt: 40 }),
     ]);

@@ -1,29 +1,11 @@
-import type { Derived } from './derive';
-import type { AccessPoint } from './job/access-point';
-import type { Inspection } from './job/inspection';
-import { foldLog } from './log/fold';
-import type { AccessKind, Zone } from './log/vocabulary';
+import { accessOf } from './catalogue/access/kinds';
+import { type Caution } from './catalogue/caution';
+import { zoneOf } from './catalogue/zones';
+import type { Assessment } from './judge/assessment';
+import type { AccessPoint } from './model/job/access-point';
+import type { Inspection } from './model/job/inspection';
+import { foldLog } from './model/log/fold';
 
-/** A caution with the word that it is found by. */
-export type Caution = { readonly about: string; readonly text: string };
-
-const ROOF = { about: 'Roof and ladder', text: 'Fall protection, or do not go.' };
-const TOILET = { about: 'Pulled toilet', text: 'A new seal when it is refitted.' };
-const CRAWLSPACE = { about: 'Crawlspace', text: 'Air, wiring, animals; not alone.' };
-const ELECTRICS = { about: 'Electrics', text: 'Keep water and wiring apart.' };
-const STREET = { about: 'Street work', text: 'Traffic control, and a permit.' };
-
-const BY_KIND: Partial<Record<AccessKind, Caution>> = {
-  'roof-vent': ROOF,
-  'pulled-toilet': TOILET,
-};
-const BY_ZONE: Partial<Record<Zone, Caution>> = {
-  crawlspace: CRAWLSPACE,
-  basement: ELECTRICS,
-  street: STREET,
-  walk: STREET,
-  strip: STREET,
-};
 /** For every opening there is. */
 const ALWAYS: readonly Caution[] = [
   {
@@ -36,7 +18,7 @@ const ALWAYS: readonly Caution[] = [
 
 /** The cautions for one opening: its own first, then those of every opening, each once. */
 export function cautionsFor(access: Pick<AccessPoint, 'kind' | 'zone'>): Caution[] {
-  const own = [BY_KIND[access.kind], BY_ZONE[access.zone]];
+  const own = [accessOf(access.kind).caution, zoneOf(access.zone).caution];
   return [...own.filter((caution) => caution !== undefined), ...ALWAYS];
 }
 
@@ -63,8 +45,8 @@ export function findUtilitiesThrough({
 }
 
 /** The cautions that belong to what was found, each once: the ones that govern first. */
-export function cautionsOfWork(derived: Pick<Derived, 'findings' | 'lateral'>): Caution[] {
-  const { findings, lateral } = derived;
+export function cautionsOfWork(assessment: Pick<Assessment, 'findings' | 'lateral'>): Caution[] {
+  const { findings, lateral } = assessment;
   const mayDig = findings.some(({ action }) => action === 'repair' || action === 'urgent');
   const isAsbestos = lateral.segments.some(({ material }) => material === 'asbestos-cement');
   return [

@@ -1,5 +1,5 @@
-import type { ReactElement } from 'react';
 import { Image, Polygon, Svg, Text, View } from '@react-pdf/renderer';
+import type { ReactElement } from 'react';
 import type { Block } from '#core/report/block';
 import { sayDay } from '#core/report/calendar';
 import type { Section } from '#core/section/build';

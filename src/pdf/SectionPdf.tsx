@@ -10,12 +10,13 @@ import {
   Svg,
   Text,
 } from '@react-pdf/renderer';
-import type { Material } from '#core/log/vocabulary';
+import type { Material } from '#core/catalogue/materials/index';
+import { materialOf } from '#core/catalogue/materials/kinds';
 import type { Section } from '#core/section/build';
-import { MATERIAL_TILES, pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
+import { pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
 import type { Point, Primitive } from '#core/section/primitives';
 import { useLetters } from './families';
-import { INK, LETTERING, materialOf, paintOf, SKY, TONES } from './paint';
+import { INK, LETTERING, materialOfRole, paintOf, SKY, TONES } from './paint';
 
 const n = (value: number) => Number(value.toFixed(1));
 const list = (points: readonly Point[]) => points.map(({ x, y }) => `${n(x)},${n(y)}`).join(' ');
@@ -57,7 +58,7 @@ type Filled = Extract<Primitive, { shape: 'polygon' }>;
 type Patterned = Filled & { readonly role: 'unseen' | `pipe-fill-${Material}` };
 const isPatterned = (primitive: Primitive): primitive is Patterned =>
   primitive.shape === 'polygon' &&
-  (primitive.role === 'unseen' || materialOf(primitive.role) !== null);
+  (primitive.role === 'unseen' || materialOfRole(primitive.role) !== null);
 
 function Shape({ primitive, index }: { readonly primitive: Primitive; readonly index: number }) {
   const letters = useLetters();
@@ -106,9 +107,9 @@ function Pattern({
   readonly primitive: Patterned;
   readonly index: number;
 }) {
-  const material = materialOf(role);
-  const tile = material === null ? UNSEEN_TILE : MATERIAL_TILES[material];
-  const [ground, mark] = material === null ? [null, INK] : TONES[MATERIAL_TILES[material].tone];
+  const material = materialOfRole(role);
+  const tile = material === null ? UNSEEN_TILE : materialOf(material).tile;
+  const [ground, mark] = material === null ? [null, INK] : TONES[materialOf(material).tile.tone];
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
   const [left, top] = [

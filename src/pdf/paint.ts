@@ -1,6 +1,6 @@
-import type { Material } from '#core/log/vocabulary';
+import type { Tone } from '#core/catalogue/material';
+import type { Material } from '#core/catalogue/materials/index';
 import type { Primitive, Role } from '#core/section/primitives';
-import type { Tone } from '#core/section/patterns';
 
 /** How a shape is filled and stroked on paper: the Daylight colours. */
 export type Paint = {
@@ -72,7 +72,7 @@ const PAINTS: Partial<Record<Role, Paint>> = {
 export const paintOf = (role: Role): Paint => PAINTS[role] ?? {};
 
 /** The material whose pattern fills a shape; `null` where none does. */
-export const materialOf = (role: Role): Material | null =>
+export const materialOfRole = (role: Role): Material | null =>
   (/^pipe-fill-(.+)$/.exec(role)?.[1] as Material | undefined) ?? null;
 
 type TextPrimitive = Extract<Primitive, { shape: 'text' }>;

@@ -1,7 +1,7 @@
 import { getDocument, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { assess } from '#core/assess';
 import { plainText } from '#core/base/plain-text';
-import { derive } from '#core/derive';
 import type { Block } from '#core/report/block';
 import { composeDocuments, type Reader } from '#core/report/documents';
 import { buildSection } from '#core/section/build';
@@ -13,12 +13,12 @@ async function printed(
   reader: Reader,
   more: Partial<Parameters<typeof printPdf>[0]> = {},
 ) {
-  const derived = derive(demoInspection(name));
+  const assessment = assess(demoInspection(name));
   const wishes = {
     title: name,
     author: 'R. Vale',
-    blocks: composeDocuments(derived)[reader],
-    section: buildSection(derived, { width: 760, height: 232 }),
+    blocks: composeDocuments(assessment)[reader],
+    section: buildSection(assessment, { width: 760, height: 232 }),
     paper: 'letter',
     footer: 'Draft',
     stills: new Map(),
@@ -57,7 +57,7 @@ const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
 describe('a document on paper', () => {
   it.each(DEMO_NAMES)('%s: all that the page says is there as text', async (name) => {
     const { text, pages } = await read(await printed(name, 'buyer'));
-    const blocks = composeDocuments(derive(demoInspection(name))).buyer;
+    const blocks = composeDocuments(assess(demoInspection(name))).buyer;
     for (const block of blocks) {
       if (block.kind === 'headline') expect(text).toContain(plain(block.text));
       if (block.kind === 'finding') expect(text).toContain(plain(block.title));

@@ -1,9 +1,9 @@
 import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer';
-import type { Paper } from '#core/job/report-options';
+import { plainText } from '#core/base/plain-text';
+import type { Paper } from '#core/model/job/report-options';
 import type { Block } from '#core/report/block';
 import type { Section } from '#core/section/build';
 import { BlockPdf, type Stills } from './BlockPdf';
-import { plainText } from '#core/base/plain-text';
 import { FamiliesOf } from './families';
 import { familiesFor } from './fonts';
 import { styles } from './styles';

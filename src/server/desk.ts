@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import { derive, type Derived } from '#core/derive';
+import { assess } from '#core/assess';
 import {
   composeCard,
   composeRow,
@@ -8,6 +8,7 @@ import {
   isAtWork,
   type JobSummary,
 } from '#core/desk/desk';
+import type { Assessment } from '#core/judge/assessment';
 import { loadInspection } from './inspections';
 import { listJobs, revOf } from './jobs';
 
@@ -30,16 +31,16 @@ function cardOf(db: Database, job: JobSummary, today: string): DeskCard {
   const key = `${revOf(db, job.id)} ${today}`;
   const known = cards.get(job.id);
   if (known?.key === key) return known.card;
-  const card = composeCard(job, deriveSafely(db, job.id), today);
+  const card = composeCard(job, assessSafely(db, job.id), today);
   cards.set(job.id, { key, card });
   return card;
 }
 
 /** What is computed from a job's log; `null` where it cannot be: one bad job takes nothing else along. */
-function deriveSafely(db: Database, jobId: string): Derived | null {
+function assessSafely(db: Database, jobId: string): Assessment | null {
   try {
     const inspection = loadInspection(db, jobId);
-    return inspection && derive(inspection);
+    return inspection && assess(inspection);
   } catch (error) {
     console.error(`job ${jobId}:`, error);
     return null;

@@ -3,14 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { applyEdits, type Edit, setupOf, valueAt } from '#core/job/edits';
-import type { Entry } from '#core/log/entry';
+import { applyEdits, type Edit, setupOf, valueAt } from '#core/model/job/edits';
+import type { Entry } from '#core/model/log/entry';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { openDatabase } from './database';
 import { listEdits, listOverwritten, storeEdits, storeOwnEdits } from './edits';
 import { logEntries } from './entries';
-import { beginEra, installationOf, timeOf } from './installation';
 import { loadInspection, loadStored, storeInspection } from './inspections';
+import { beginEra, installationOf, timeOf } from './installation';
 
 const JOB = 'demo-alder-bend';
 const alder = demoInspection('alder-bend');

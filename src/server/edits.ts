@@ -1,9 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/job/edits';
-import { checkEdits } from '#core/job/facts';
-import type { Overwritten, Told } from '#core/job/history';
-import type { Inspection } from '#core/job/inspection';
-import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/job/labels';
+import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
+import { checkEdits } from '#core/model/job/facts';
+import type { Overwritten, Told } from '#core/model/job/history';
+import type { Inspection } from '#core/model/job/inspection';
+import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
 import { refuseFaults, refuseUnknown } from './http/answer';
 import { loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';

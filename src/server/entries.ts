@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
-import type { Entry } from '#core/log/entry';
-import { sameJson } from '#core/job/edits';
-import { findDanglingEntries, targetsOf } from '#core/job/references';
+import { sameJson } from '#core/model/job/edits';
+import { findDanglingEntries, targetsOf } from '#core/model/job/references';
+import type { Entry } from '#core/model/log/entry';
 import { refuseFaults } from './http/answer';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';

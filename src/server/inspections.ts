@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import { withSafeIds } from '#core/formats/safe-ids';
-import type { AccessPoint } from '#core/job/access-point';
-import { setupOf } from '#core/job/edits';
-import type { Inspection } from '#core/job/inspection';
-import type { Run } from '#core/job/run';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import { withSafeIds } from '#core/interchange/safe-ids';
+import type { AccessPoint } from '#core/model/job/access-point';
+import { setupOf } from '#core/model/job/edits';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Run } from '#core/model/job/run';
 import { appendEntries, listEntries } from './entries';
 import { bringBack, findJob, insertJob, removeJob, updateJob } from './jobs';
 import { addPart, listParts, putPart, type Stored } from './parts';

@@ -1,25 +1,26 @@
 import type { Database } from 'better-sqlite3';
 import { Temporal } from 'temporal-polyfill';
 import { ulid } from 'ulid';
-import { derive, type Derived } from '#core/derive';
-import { writeCalendar } from '#core/formats/icalendar';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import { applyEdits, type Edit } from '#core/job/edits';
-import type { Inspection } from '#core/job/inspection';
-import { lastLimits } from '#core/job/report-words';
-import { lastLeaving } from '#core/job/rulings';
-import { reportOptions } from '#core/job/settings';
+import { assess } from '#core/assess';
+import { writeCalendar } from '#core/interchange/icalendar';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import type { Assessment } from '#core/judge/assessment';
+import { applyEdits, type Edit } from '#core/model/job/edits';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Paper } from '#core/model/job/report-options';
+import { lastLimits } from '#core/model/job/report-words';
+import { lastLeaving } from '#core/model/job/rulings';
+import { reportOptions } from '#core/model/job/settings';
 import { composeBeforeAfter } from '#core/report/before-after';
 import type { Block } from '#core/report/block';
 import { READERS } from '#core/report/documents';
 import { freezeReport, type Frozen } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
-import type { Paper } from '#core/job/report-options';
-import { Refusal } from './http/answer';
 import { storeOwnEdits } from './edits';
+import { Refusal } from './http/answer';
 import { loadInspection, loadStored } from './inspections';
-import { revOf } from './jobs';
 import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE } from './issued';
+import { revOf } from './jobs';
 import { hashOfStill, loadStills, type PdfStills } from './stills';
 
 /** Prints blocks as PDF; given in, so that the server does not know the printer. */
@@ -61,20 +62,20 @@ function sayInstant(instant: string): string {
 }
 
 /** How a job stands against the earlier one that its report names; nothing where it names none. */
-export function compareWithEarlier(db: Database, derived: Derived): readonly Block[] {
-  const { comparedWith } = reportOptions(derived.settings);
+export function compareWithEarlier(db: Database, assessment: Assessment): readonly Block[] {
+  const { comparedWith } = reportOptions(assessment.settings);
   const earlier = comparedWith === null ? null : loadInspection(db, comparedWith);
-  return earlier ? composeBeforeAfter(derive(earlier), derived) : [];
+  return earlier ? composeBeforeAfter(assess(earlier), assessment) : [];
 }
 
 function openPoints(
-  derived: Derived,
+  assessment: Assessment,
   wish: IssueWish,
 ): readonly { code: string; message: string }[] {
-  const open = derived.checks
+  const open = assessment.checks
     .filter(({ level }) => level === 'blocker')
     .map(({ code, message }) => ({ code, message }));
-  const { decisions } = derived.inspection;
+  const { decisions } = assessment.inspection;
   const isStated = [
     wish.limits,
     lastLimits(decisions)?.reason,
@@ -93,11 +94,11 @@ function openPoints(
 /** What the report goes out with, as edits: its limits, and the numbers of its findings. */
 function editsOfIssue(
   { decisions }: Inspection,
-  derived: Derived,
+  assessment: Assessment,
   wish: IssueWish,
   open: ReturnType<typeof openPoints>,
 ): Edit[] {
-  const numbers = Object.fromEntries(derived.findings.map(({ id, number }) => [id, number]));
+  const numbers = Object.fromEntries(assessment.findings.map(({ id, number }) => [id, number]));
   const known = decisions.find(({ id }) => id === NUMBERS)?.['numbers'] as object | undefined;
   const kept = { id: NUMBERS, kind: NUMBERS, reason: '', numbers: { ...known, ...numbers } };
   const limits = { id: ulid(), kind: 'issue-with-limits', reason: wish.limits, open };
@@ -120,28 +121,28 @@ export async function issueReport(
   nowMs: number,
 ): Promise<Issued> {
   const { inspection: stored, rev } = loadStored(db, jobId)!;
-  const found = derive(stored);
+  const found = assess(stored);
   const [latest] = listIssued(db, jobId);
   if (latest && !wish.reason)
     throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
   const edits = editsOfIssue(stored, found, wish, openPoints(found, wish));
   const inspection = applyEdits(stored, edits);
-  const derived = derive(inspection);
+  const assessment = assess(inspection);
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);
-  const ids = chooseStills(derived).map(({ photoId }) => photoId);
+  const ids = chooseStills(assessment).map(({ photoId }) => photoId);
   const stills = loadStills(db, folder, jobId, ids);
   const hash = hashOfStill(db, folder, jobId);
-  const frozen = freezeReport(derived, {
+  const frozen = freezeReport(assessment, {
     number,
     issuedAt,
     reason: wish.reason,
     before: latest ? loadFrozen(db, jobId, latest.number) : null,
     stills: [...stills.keys()].map((id) => ({ id, sha256: hash(id)! })),
-    more: compareWithEarlier(db, derived),
+    more: compareWithEarlier(db, assessment),
   });
   const text = writeInspectionFile(inspection);
-  const { paper } = reportOptions(derived.settings);
+  const { paper } = reportOptions(assessment.settings);
   const footer = `${inspection.property.address} · version ${number}, issued ${sayInstant(issuedAt)}`;
   const at = new Date(nowMs);
   const pdfs = await Promise.all(
@@ -162,7 +163,7 @@ export async function issueReport(
   const files: IssuedFile[] = [
     { name: TREE, type: 'application/json', bytes: Buffer.from(JSON.stringify(frozen)) },
     { name: 'inspection.chert.json', type: 'application/json', bytes: Buffer.from(text) },
-    { name: 'calendar.ics', type: 'text/calendar', bytes: Buffer.from(writeCalendar(derived)) },
+    { name: 'calendar.ics', type: 'text/calendar', bytes: Buffer.from(writeCalendar(assessment)) },
     ...pdfs,
   ];
   const head = { number, issuedAt, headline: frozen.headline, reason: wish.reason };

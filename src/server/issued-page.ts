@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import { READERS, type Reader } from '#core/report/documents';
+import { type Reader, READERS } from '#core/report/documents';
 import type { Frozen } from '#core/report/frozen';
 import { type Issued, listIssued, loadFrozen, verifyIssued } from './issued';
 import { hashOfStill } from './stills';

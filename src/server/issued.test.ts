@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import type { Inspection } from '#core/job/inspection';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import type { Inspection } from '#core/model/job/inspection';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { findAttachment, listOutbox, simulatedOutbox } from './delivery/outbox';
-import { type IssueWish, issueReport, type Print } from './issue-report';
-import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
 import { storeEdits } from './edits';
 import { loadInspection, storeInspection } from './inspections';
+import { issueReport, type IssueWish, type Print } from './issue-report';
+import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
 import { listEarlier } from './jobs';
 import { storeMedia } from './media';
 import { createShare, findShared, listShares, revokeShare } from './shares';

@@ -1,7 +1,7 @@
 import { unzipSync, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import type { Inspection } from '#core/job/inspection';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import type { Inspection } from '#core/model/job/inspection';
 import { storeInspection } from './inspections';
 import { storeMedia } from './media';
 import { freshDatabase } from './testing/fresh-database';

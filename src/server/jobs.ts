@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import type { FileIds } from '#core/formats/safe-ids';
 import type { JobSummary } from '#core/desk/desk';
+import type { FileIds } from '#core/interchange/safe-ids';
 
 /** A job as its row keeps it: parsed JSON, unknown keys included. */
 export type JobRow = {

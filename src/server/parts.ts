@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import { sameJson } from '#core/job/edits';
+import { sameJson } from '#core/model/job/edits';
 
 /** Tables that hold an ordered list of parts of a job, each part as JSON. */
 type PartTable = 'access_points' | 'runs';

@@ -1,8 +1,8 @@
 import type { Database } from 'better-sqlite3';
-import { installationOf } from './installation';
-import { loadStored } from './inspections';
+import type { StoredJob } from '#core/model/job/history';
 import { listOverwritten } from './edits';
-import type { StoredJob } from '#core/job/history';
+import { loadStored } from './inspections';
+import { installationOf } from './installation';
 
 /** Reads a job for its pages; `null` when there is none. */
 export function loadStoredJob(db: Database, jobId: string): StoredJob | null {

@@ -1,9 +1,9 @@
 import type { Database } from 'better-sqlite3';
 import { zipSync } from 'fflate';
 import { type Entry, fromBufferPromise, type ZipFile } from 'yauzl';
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import { MEDIA_HEAD_BYTES, mediaTypeOf } from '#core/formats/media-type';
-import type { Inspection } from '#core/job/inspection';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import { MEDIA_HEAD_BYTES, mediaTypeOf } from '#core/interchange/media-type';
+import type { Inspection } from '#core/model/job/inspection';
 import { Refusal } from './http/answer';
 import { BODY_LIMITS, MEGABYTE } from './http/limits';
 import { findMedia } from './media';

@@ -1,4 +1,4 @@
-import type { Severity } from '#core/judge/grade';
+import type { Severity } from '#core/catalogue/severity/grade';
 import { flakeOutline } from '#core/section/flakes';
 import styles from './Flake.module.css';
 

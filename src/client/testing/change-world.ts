@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
-import { setupOf } from '#core/job/edits';
-import type { Entry } from '#core/log/entry';
+import { setupOf } from '#core/model/job/edits';
+import type { Entry } from '#core/model/log/entry';
 import { inspectionOf, runOf } from '#core/testing/build';
 import {
   ackAfterRestore,

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, vi } from 'vitest';
-import type { Entry } from '#core/log/entry';
+import type { Entry } from '#core/model/log/entry';
 import { inspectionOf, runOf } from '#core/testing/build';
 import type { Base, Change } from '../change';
 import { forgetServerTime } from '../clock';

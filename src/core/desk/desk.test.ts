@@ -1,11 +1,11 @@
-import { sayBackup } from './say-backup';
 import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
 import { sayFault } from '../base/fault';
-import { derive } from '../derive';
-import { checkInspection } from '../formats/inspection-file';
-import { type Booking, checkBooking, startInspection } from '../job/booking';
-import { derivedFrom, inspectionOf } from '../testing/build';
+import { checkInspection } from '../interchange/inspection-file';
+import { type Booking, checkBooking, startInspection } from '../model/job/booking';
+import { assessmentOf, inspectionOf } from '../testing/build';
 import { composeCard, composeRow, isAtWork, type JobSummary } from './desk';
+import { sayBackup } from './say-backup';
 
 const job: JobSummary = {
   id: 'J',
@@ -18,29 +18,29 @@ const job: JobSummary = {
   issuedNumber: null,
   issuedAt: null,
 };
-const waits = (changes: Partial<JobSummary>, derived = derivedFrom([])) =>
-  composeCard({ ...job, ...changes }, derived, '2026-11-03').waits;
+const waits = (changes: Partial<JobSummary>, assessment = assessmentOf([])) =>
+  composeCard({ ...job, ...changes }, assessment, '2026-11-03').waits;
 
 describe('the Desk', () => {
   it('says what each job waits for', () => {
-    expect(waits({ runCount: 0, entryCount: 0 }, derive(inspectionOf([])))).toBe(
+    expect(waits({ runCount: 0, entryCount: 0 }, assess(inspectionOf([])))).toBe(
       'Waits to be scoped',
     );
     expect(waits({ entryCount: 0 })).toBe('A run is set up, nothing is logged yet');
     expect(waits({ issuedNumber: 2, issuedAt: '2026-11-06T14:05:30-08:00' })).toBe(
       'Issued Fri 6 Nov, 14:05, version 2',
     );
-    expect(waits({}, derivedFrom([{ kind: 'flag', readingFt: 3 }]))).toBe(
+    expect(waits({}, assessmentOf([{ kind: 'flag', readingFt: 3 }]))).toBe(
       '1 thing to clear before the report',
     );
     expect(
-      waits({}, derivedFrom([{ kind: 'unseen', cause: 'murky', readingFt: 3, toReadingFt: 5 }])),
+      waits({}, assessmentOf([{ kind: 'unseen', cause: 'murky', readingFt: 3, toReadingFt: 5 }])),
     ).toBe('Report ready; part of the line was not seen');
     expect(waits({})).toBe('Report ready to read through');
   });
 
   it('counts the working days left and knows today', () => {
-    expect(composeCard(job, derivedFrom([]), '2026-11-03')).toMatchObject({
+    expect(composeCard(job, assessmentOf([]), '2026-11-03')).toMatchObject({
       isToday: true,
       daysLeft: 6,
       when: 'Tue 3 Nov, 14:00',
@@ -48,7 +48,7 @@ describe('the Desk', () => {
       verdict: 'Works',
     });
     expect(
-      composeCard({ ...job, periodEndsOn: null }, derivedFrom([]), '2026-11-04'),
+      composeCard({ ...job, periodEndsOn: null }, assessmentOf([]), '2026-11-04'),
     ).toMatchObject({ isToday: false, daysLeft: null, periodEnds: null });
   });
 
@@ -86,7 +86,7 @@ describe('booking', () => {
   it('starts an inspection that its own file format takes', () => {
     const inspection = startInspection({ ...booking, inspectionPeriodEndsOn: '2026-11-12' });
     expect(checkInspection(inspection)).toEqual({ ok: true, value: inspection });
-    expect(derive(inspection).overall).toBe('inconclusive');
+    expect(assess(inspection).overall).toBe('inconclusive');
   });
 
   it.each<[string, Record<string, unknown>, string]>([

@@ -1,6 +1,6 @@
 import { plainText } from '../base/plain-text';
-import type { Derived } from '../derive';
-import { NO_HOLIDAYS } from '../job/report-options';
+import type { Assessment } from '../judge/assessment';
+import { NO_HOLIDAYS } from '../model/job/report-options';
 import { sayDay, workingDaysLeft } from '../report/calendar';
 import { OVERALL_WORDS } from '../report/words';
 
@@ -67,10 +67,14 @@ const CANNOT = 'This log cannot be worked out. Export its file, or remove the jo
 /**
  * The card of a job at work.
  *
- * @param derived `null` where its log could not be worked out: that takes no other job off the list.
+ * @param assessment `null` where its log could not be worked out: that takes no other job off the list.
  */
-export function composeCard(job: JobSummary, derived: Derived | null, today: string): DeskCard {
-  const blockers = derived?.checks.filter(({ level }) => level === 'blocker').length ?? 0;
+export function composeCard(
+  job: JobSummary,
+  assessment: Assessment | null,
+  today: string,
+): DeskCard {
+  const blockers = assessment?.checks.filter(({ level }) => level === 'blocker').length ?? 0;
   const scoped = job.entryCount > 0;
   return {
     id: job.id,
@@ -78,13 +82,13 @@ export function composeCard(job: JobSummary, derived: Derived | null, today: str
     client: plainText(job.client),
     when: sayWhen(job.scheduledFor),
     isToday: job.scheduledFor.startsWith(today),
-    waits: derived ? sayWaits(job, blockers, derived.completeness === 'partial') : CANNOT,
+    waits: assessment ? sayWaits(job, blockers, assessment.completeness === 'partial') : CANNOT,
     blockers,
-    verdict: scoped && derived ? OVERALL_WORDS[derived.overall] : null,
+    verdict: scoped && assessment ? OVERALL_WORDS[assessment.overall] : null,
     daysLeft:
       job.periodEndsOn === null
         ? null
-        : workingDaysLeft(today, job.periodEndsOn, derived?.settings.holidays ?? NO_HOLIDAYS),
+        : workingDaysLeft(today, job.periodEndsOn, assessment?.settings.holidays ?? NO_HOLIDAYS),
     periodEnds: job.periodEndsOn === null ? null : sayDay(job.periodEndsOn),
     scoped,
   };

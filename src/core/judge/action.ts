@@ -1,15 +1,17 @@
-import { TOLERANCES } from '../base/tolerances';
 import { gapBetweenFt, type Interval } from '../base/interval';
 import { sayPercent } from '../base/numbers';
+import { TOLERANCES } from '../base/tolerances';
+import { hasTrait } from '../catalogue/defects/kinds';
+import { showsSoil } from '../catalogue/severity/bounds';
+import type { Action, Reason, Severity } from '../catalogue/severity/grade';
+import type { DefectFacts } from '../catalogue/severity/table';
+import type { Thresholds } from '../catalogue/severity/thresholds';
+import type { Certainty } from '../catalogue/vocabulary';
+import type { Zone } from '../catalogue/zones';
 import { PAVED_ZONES } from '../lateral/zones';
-import type { Profile } from '../job/job';
-import type { Certainty, Zone } from '../log/vocabulary';
-import type { FindingKind } from './finding';
-import type { Action, DefectFacts, Reason, Severity } from './grade';
 import type { WaterCheck } from '../measure/water';
+import type { Profile } from '../model/job/job';
 import { SEEN_WHILE } from './provisos';
-import { showsSoil } from './severity/bounds';
-import type { Thresholds } from './severity/thresholds';
 
 /** What the choice of action looks at, beyond the defect itself. */
 export type ActionContext = {
@@ -32,26 +34,6 @@ export type ActionContext = {
   readonly thresholds: Thresholds;
 };
 
-/** Defects of the pipe itself. */
-export const STRUCTURE: readonly FindingKind[] = [
-  'crack',
-  'break',
-  'hole',
-  'collapse',
-  'offset',
-  'gap',
-  'deformation',
-  'wall-loss',
-  'spalling',
-  'coupling-failed',
-  'intruding-tap',
-  'lip',
-];
-/** What a cleaning takes out. */
-export const DEPOSITS: readonly FindingKind[] = ['grease', 'scale', 'debris', 'mineral'];
-/** Slight ones of these are cleaned out in the ordinary course. */
-const CLEANED_WHEN_SLIGHT: readonly FindingKind[] = ['roots', 'grease', 'scale', 'debris'];
-
 /** Why a finding blocks the flow, or `null` when it does not. Standing water alone never blocks. */
 export function blockageOf(
   context: Pick<
@@ -62,7 +44,7 @@ export function blockageOf(
   const { facts, severity, span } = context;
   if (facts.kind === 'collapse') return 'a collapse blocks the flow';
   if (facts.kind === 'standing-water') return null;
-  const fills = facts.kind === 'roots' || DEPOSITS.includes(facts.kind);
+  const fills = facts.kind === 'roots' || hasTrait(facts.kind, 'deposit');
   if (fills && (facts.extentRatio ?? 0) > context.thresholds.blockedAbove) {
     return `more than ${sayPercent(context.thresholds.blockedAbove)} of the bore is filled`;
   }
@@ -84,16 +66,16 @@ function chooseByTable(context: ActionContext): { action: Action; reason: Reason
     reason: { rule: `action-${severity}-${action}`, text },
   });
   if (severity === 'slight') {
-    return CLEANED_WHEN_SLIGHT.includes(kind)
+    return hasTrait(kind, 'cleaned-when-slight')
       ? said('upkeep', 'slight, and cleaning holds it')
       : said('monitor', 'slight: look again when the line is next opened');
   }
   if (severity === 'moderate') {
     const held =
       kind === 'roots' ||
-      DEPOSITS.includes(kind) ||
+      hasTrait(kind, 'deposit') ||
       (kind === 'standing-water' && context.heldByLip);
-    if (renew && (kind === 'roots' || STRUCTURE.includes(kind))) {
+    if (renew && (kind === 'roots' || hasTrait(kind, 'structure'))) {
       return said('repair', 'moderate: Renew first repairs roots and structure at this grade');
     }
     return held
@@ -101,7 +83,7 @@ function chooseByTable(context: ActionContext): { action: Action; reason: Reason
       : said('monitor', 'moderate: watch it, no work yet');
   }
   if (severity === 'major') {
-    if (DEPOSITS.includes(kind)) return said('upkeep', 'major, but cleaning removes it');
+    if (hasTrait(kind, 'deposit')) return said('upkeep', 'major, but cleaning removes it');
     const roomy =
       kind === 'roots' &&
       (facts.boreIn ?? 0) >= context.thresholds.roomyBoreIn &&

@@ -1,19 +1,6 @@
-import type { Reason } from './grade';
-import type { Finding, FindingKind } from './finding';
-
-const UPKEEP: Partial<Record<FindingKind, string>> = {
-  roots: 'Have the roots cut or jetted.',
-  scale: 'Have the line descaled and looked at again.',
-  grease: 'Have the line jetted, and keep grease out of the drain.',
-  debris: 'Have the line flushed and see whether the waste comes back.',
-  mineral: 'Have the deposit removed and look again.',
-  'standing-water': 'Clear the edge that holds the water, then look again before anyone digs.',
-};
-
-const REPAIR: Partial<Record<FindingKind, string>> = {
-  roots: 'Have the roots cleared and this spot repaired.',
-  collapse: 'Have this stretch dug up and replaced.',
-};
+import { pageOf } from '../catalogue/defects/kinds';
+import type { Reason } from '../catalogue/severity/grade';
+import type { Finding } from './finding';
 
 /** Why a finding with no action has none, to follow "No action, because". */
 function whyNone({ ourDoing, kind, because }: Finding): string {
@@ -36,7 +23,7 @@ export function adviseByAction(finding: Finding): Reason {
     case 'monitor':
       return said('No work now. Look again when the line is next opened.');
     case 'upkeep':
-      return said(UPKEEP[finding.kind] ?? 'Have it cleaned and looked at again.');
+      return said(pageOf(finding.kind)?.upkeep ?? 'Have it cleaned and looked at again.');
     case 'look-again':
       return said(lookAgain(finding));
     case 'urgent':
@@ -44,7 +31,7 @@ export function adviseByAction(finding: Finding): Reason {
         'Call a licensed drain contractor now. Use as little water as you can until it is mended.',
       );
     case 'repair':
-      return said(REPAIR[finding.kind] ?? 'Have a licensed drain contractor repair it.');
+      return said(pageOf(finding.kind)?.repair ?? 'Have a licensed drain contractor repair it.');
   }
 }
 

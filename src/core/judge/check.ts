@@ -1,11 +1,11 @@
-import type { Inspection } from '../job/inspection';
-import type { Impossible } from '../job/sane';
-import type { Settings } from '../job/settings';
-import type { Lateral } from '../lateral/lateral';
 import { sayFt, sayList } from '../base/numbers';
+import type { Lateral } from '../lateral/lateral';
 import { type LineNames, nameLines } from '../lateral/line-names';
-import type { Entry } from '../log/entry';
 import type { RunAxis } from '../measure/placement';
+import type { Inspection } from '../model/job/inspection';
+import type { Impossible } from '../model/job/sane';
+import type { Settings } from '../model/job/settings';
+import type { Entry } from '../model/log/entry';
 import type { Finding, StaleDecision } from './finding';
 
 export type Level = 'blocker' | 'warning';

@@ -1,6 +1,6 @@
-import type { Derived } from '../derive';
+import type { Action, Severity } from '../catalogue/severity/grade';
+import type { Assessment } from './assessment';
 import type { Finding } from './finding';
-import type { Action, Severity } from './grade';
 
 /** What became of a finding between two judgements. */
 export type Rejudged = {
@@ -49,8 +49,8 @@ function whole(finding: Finding, change: 'new' | 'gone'): Rejudged {
  * pipe of another name that is judged alike, did not change.
  */
 export function compareJudgements(
-  before: Pick<Derived, 'findings'>,
-  after: Pick<Derived, 'findings'>,
+  before: Pick<Assessment, 'findings'>,
+  after: Pick<Assessment, 'findings'>,
 ): Rejudged[] {
   const known = new Map(before.findings.map((finding) => [finding.id, finding]));
   const now = new Set(after.findings.map(({ id }) => id));

@@ -1,10 +1,10 @@
+import type { Reason } from '../catalogue/severity/grade';
 import { segmentAt, sideAt } from '../lateral/segments';
+import { issuedNumbers } from '../model/job/report-words';
 import { adviseByAction } from './advise';
 import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
 import { type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
-import type { Reason } from './grade';
-import { issuedNumbers } from '../job/report-words';
 import { keepIssued, numberMade } from './numbering';
 import {
   type Asked,

@@ -1,11 +1,11 @@
 import type { Interval } from '../base/interval';
 import { memoOf } from '../base/memo';
 import { TOLERANCES } from '../base/tolerances';
-import type { Inspection } from '../job/inspection';
+import type { Zone } from '../catalogue/zones';
 import type { Lateral } from '../lateral/lateral';
 import { endsLine } from '../lateral/terminus';
 import { INDOOR_ZONES } from '../lateral/zones';
-import type { Zone } from '../log/vocabulary';
+import type { Inspection } from '../model/job/inspection';
 
 /** Station of the wall where the line leaves the building: the most downstream one logged. */
 export const wallFtOf = memoOf(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import type { Decision, Inspection } from '../job/inspection';
+import { assess } from '../assess';
+import type { Decision, Inspection } from '../model/job/inspection';
 import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
 import { evidenceOf } from './decide';
 
@@ -9,7 +9,7 @@ const job = (said: readonly Said[], decisions: readonly Decision[] = []): Inspec
   ...inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])]),
   decisions,
 });
-const first = (inspection: Inspection) => derive(inspection).findings[0]!;
+const first = (inspection: Inspection) => assess(inspection).findings[0]!;
 /** A decision over the first finding as it stands. */
 function over(inspection: Inspection, more: Partial<Decision> & { kind: string }): Decision {
   const finding = first(inspection);
@@ -36,7 +36,7 @@ describe('an override', () => {
     });
     expect(finding.because.at(-1)!.text).toContain('the bedding has gone');
     expect(finding.advice[0]!.text).toBe('Have a licensed drain contractor repair it.');
-    expect(derive({ ...plain, decisions: [over(plain, bad)] }).overall).toBe('repair-needed');
+    expect(assess({ ...plain, decisions: [over(plain, bad)] }).overall).toBe('repair-needed');
   });
 
   it('may be of the wording alone', () => {
@@ -54,7 +54,7 @@ describe('an override', () => {
     const plain = job([CRACK]);
     const decisions = [over(plain, bad)];
     const worse = { ...CRACK, form: 'hairline', replaces: 'e2', at: minute(90) };
-    const after = derive({ ...job([CRACK, worse]), decisions });
+    const after = assess({ ...job([CRACK, worse]), decisions });
     expect(after.findings[0]).toMatchObject({
       severity: 'slight',
       action: 'monitor',
@@ -77,7 +77,7 @@ describe('an override', () => {
   it('is an orphan once its finding is gone', () => {
     const plain = job([CRACK]);
     const gone = { kind: 'retract', retracts: 'e2', at: minute(90) } as Said;
-    const { orphans, checks } = derive({ ...job([CRACK, gone]), decisions: [over(plain, bad)] });
+    const { orphans, checks } = assess({ ...job([CRACK, gone]), decisions: [over(plain, bad)] });
     expect(orphans).toHaveLength(1);
     expect(checks.find(({ code }) => code === 'override-stale')!.message).toContain('is gone');
   });
@@ -90,7 +90,7 @@ describe('an override', () => {
       readingFt,
       toReadingFt: readingFt + 4,
     }));
-    const made = derive(job(pools)).findings.find(({ kind }) => kind === 'layout')!;
+    const made = assess(job(pools)).findings.find(({ kind }) => kind === 'layout')!;
     const decision: Decision = {
       id: 'D',
       kind: 'override-finding',
@@ -100,10 +100,10 @@ describe('an override', () => {
       evidence: evidenceOf(made),
       severity: 'failed',
     };
-    expect(derive(job(pools, [decision])).findings.find(({ id }) => id === made.id)!.severity).toBe(
+    expect(assess(job(pools, [decision])).findings.find(({ id }) => id === made.id)!.severity).toBe(
       'failed',
     );
-    const fewer = derive(
+    const fewer = assess(
       job([...pools, { kind: 'retract', retracts: 'e4', at: minute(90) }], [decision]),
     );
     expect(fewer.orphans).toHaveLength(1);
@@ -112,7 +112,7 @@ describe('an override', () => {
 
   it('without a reason is asked about', () => {
     const plain = job([CRACK]);
-    const { checks } = derive({ ...plain, decisions: [over(plain, { ...bad, reason: ' ' })] });
+    const { checks } = assess({ ...plain, decisions: [over(plain, { ...bad, reason: ' ' })] });
     expect(checks.map(({ code }) => code)).toContain('no-advice');
   });
 
@@ -122,7 +122,7 @@ describe('an override', () => {
       over(plain, { ...bad, severity: 'awful' }),
       { id: 'x', kind: 'chosen-plan', reason: '' },
     ];
-    expect(derive({ ...plain, decisions: odd })).toMatchObject({ orphans: [] });
+    expect(assess({ ...plain, decisions: odd })).toMatchObject({ orphans: [] });
     expect(first({ ...plain, decisions: odd }).severity).toBe('moderate');
   });
 });
@@ -140,10 +140,15 @@ describe('a review', () => {
       verdict: 'dismissed',
       reason: 'a seam of the mold',
     });
-    const derived = derive({ ...plain, decisions: [dismissed] });
-    expect(derived.findings[0]).toMatchObject({ action: 'none', review: { verdict: 'dismissed' } });
-    expect(derived.findings[0]!.advice[0]!.text).toMatch(/^No action, because .*seam of the mold/);
-    expect(derived.overall).toBe('serviceable');
+    const assessment = assess({ ...plain, decisions: [dismissed] });
+    expect(assessment.findings[0]).toMatchObject({
+      action: 'none',
+      review: { verdict: 'dismissed' },
+    });
+    expect(assessment.findings[0]!.advice[0]!.text).toMatch(
+      /^No action, because .*seam of the mold/,
+    );
+    expect(assessment.overall).toBe('serviceable');
   });
 
   it('the latest of two counts', () => {

@@ -1,8 +1,12 @@
-import type { Inspection } from '../job/inspection';
-import { listFindingDecisions, type OverrideDecision, type ReviewDecision } from '../job/rulings';
-import type { FoldedLog } from '../log/fold';
-import type { Finding, StaleDecision } from './finding';
+import type { Inspection } from '../model/job/inspection';
+import {
+  listFindingDecisions,
+  type OverrideDecision,
+  type ReviewDecision,
+} from '../model/job/rulings';
+import type { FoldedLog } from '../model/log/fold';
 import { withAdvice } from './conclude';
+import type { Finding, StaleDecision } from './finding';
 
 /** What a finding rests on, word by word: a decision over it fits as long as these are the same. */
 export function evidenceOf(finding: Finding): string[] {

@@ -1,8 +1,10 @@
-import type { Settings } from '../job/settings';
-import { readForm } from '../log/forms';
-import { impossibleSizes, possibleSizes } from '../log/possible';
-import type { DefectFacts, Facts } from './grade';
-import { sizesByWord } from './severity/size-words';
+import { specOf } from '../catalogue/defects/kinds';
+import { readForm } from '../catalogue/read-form';
+import type { Facts } from '../catalogue/severity/grade';
+import { sizesByWord } from '../catalogue/severity/size-words';
+import type { DefectFacts } from '../catalogue/severity/table';
+import type { Settings } from '../model/job/settings';
+import { impossibleSizes, possibleSizes } from '../model/log/possible';
 import type { DefectSighting } from './sightings';
 
 /** What a finding's place says of the pipe. */
@@ -62,7 +64,8 @@ export function factsOf(
   };
   const hasNumber = Object.values(numbers).some((value) => value !== null);
   const word = hasNumber ? undefined : first('sizeWord');
-  const worded = word === undefined ? null : sizesByWord(kind, word, pipe.boreIn);
+  const worded =
+    word === undefined ? null : sizesByWord(specOf(kind).size ?? {}, word, pipe.boreIn);
   return {
     kind,
     ...numbers,

@@ -1,9 +1,12 @@
 import type { Interval } from '../base/interval';
+import type { DefectKind } from '../catalogue/defects/index';
+import type { Material } from '../catalogue/materials/index';
+import type { Action, Facts, Reason, Severity } from '../catalogue/severity/grade';
+import type { Certainty, Locus } from '../catalogue/vocabulary';
+import type { Zone } from '../catalogue/zones';
 import type { ResponsibleSide } from '../lateral/segments';
-import type { Certainty, DefectKind, Locus, Material, Zone } from '../log/vocabulary';
 import type { ClockArc } from '../measure/clock';
 import type { WaterCheck } from '../measure/water';
-import type { Action, Facts, Reason, Severity } from './grade';
 
 /** What could stand behind a finding, and the look that settles it. */
 export type Cause = { readonly cause: string; readonly settledBy: string };

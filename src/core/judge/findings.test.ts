@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { CLAY, derivedFrom, inspectionOf, minute, runOf, type Said } from '../testing/build';
-import type { Action } from './grade';
+import { assess } from '../assess';
+import type { Action } from '../catalogue/severity/grade';
+import { assessmentOf, CLAY, inspectionOf, minute, runOf, type Said } from '../testing/build';
 
 const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
   kind: 'defect',
@@ -9,8 +9,8 @@ const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
   readingFt: 30,
   ...more,
 });
-const one = (said: Said, changes: Parameters<typeof derivedFrom>[1] = {}, before: Said[] = []) =>
-  derivedFrom([...before, said], changes).findings[0]!;
+const one = (said: Said, changes: Parameters<typeof assessmentOf>[1] = {}, before: Said[] = []) =>
+  assessmentOf([...before, said], changes).findings[0]!;
 
 describe('actions', () => {
   it.each<[string, Said, Action, Action]>([
@@ -76,7 +76,7 @@ describe('actions', () => {
   });
 
   it('is urgent where the camera was stopped by it', () => {
-    const stopped = derive(
+    const stopped = assess(
       inspectionOf([
         runOf([
           CLAY,
@@ -108,7 +108,7 @@ describe('actions', () => {
   });
 
   it('always says why', () => {
-    const all = derivedFrom([
+    const all = assessmentOf([
       defect('roots'),
       defect('debris', { ourDoing: true, readingFt: 40 }),
     ]).findings;
@@ -146,7 +146,7 @@ describe('standing water', () => {
       true,
     ],
   ])('is verified or not when %s', (_, said, verified) => {
-    const { findings, checks } = derivedFrom(said);
+    const { findings, checks } = assessmentOf(said);
     expect(findings).toHaveLength(1);
     expect(findings[0]!.verified).toBe(verified);
     expect(findings[0]!.action).toBe(verified ? 'repair' : 'look-again');
@@ -154,7 +154,7 @@ describe('standing water', () => {
   });
 
   it('is not verified by correcting its size after the head came home', () => {
-    const { findings } = derivedFrom([
+    const { findings } = assessmentOf([
       water('running', 1),
       pool(10),
       water('drained', 20),
@@ -167,7 +167,7 @@ describe('standing water', () => {
 
   it('warns of a short wait', () => {
     const codes = (minutes: number) =>
-      derivedFrom([
+      assessmentOf([
         water('running', 0),
         water('draining', 1),
         water('drained', 1 + minutes - 0.5),
@@ -182,10 +182,10 @@ describe('scope, sides, numbers', () => {
   it('tells findings upstream of the wall or indoors as courtesies, out of the verdict', () => {
     const wall: Said = { kind: 'feature', feature: 'wall', readingFt: 12 };
     const crack = defect('break', { readingFt: 8, form: 'displaced' });
-    const derived = derivedFrom([wall, crack]);
-    expect(derived.findings[0]!.courtesy).toBe(true);
-    expect(derived.overall).toBe('serviceable');
-    const whole = derivedFrom([wall, crack], { job: { scope: 'lateral-and-building-drain' } });
+    const assessment = assessmentOf([wall, crack]);
+    expect(assessment.findings[0]!.courtesy).toBe(true);
+    expect(assessment.overall).toBe('serviceable');
+    const whole = assessmentOf([wall, crack], { job: { scope: 'lateral-and-building-drain' } });
     expect(whole.findings[0]!.courtesy).toBe(false);
     expect(whole.overall).toBe('repair-needed');
   });
@@ -194,21 +194,21 @@ describe('scope, sides, numbers', () => {
     const run = runOf([CLAY, defect('roots', { clockFrom: 2, clockTo: 5 })], {
       facing: 'upstream',
     });
-    const [finding] = derive(inspectionOf([run])).findings;
+    const [finding] = assess(inspectionOf([run])).findings;
     expect(finding!.clock).toEqual({ from: 7, to: 10 });
     expect(finding!.span.fromFt).toBe(-30);
   });
 
   it('gives a thing in the riser no station', () => {
     const zero = { at: 'rim', readingFt: 0, dropFt: 4 } as const;
-    const [finding] = derive(
+    const [finding] = assess(
       inspectionOf([runOf([defect('crack', { readingFt: 2 })], { zero })]),
     ).findings;
     expect(finding).toMatchObject({ placed: false, inRiser: true });
   });
 
   it('takes the back reading where both passes saw it, and the sizes of both', () => {
-    const { findings } = derivedFrom([
+    const { findings } = assessmentOf([
       defect('roots', { extentRatio: 0.3 }),
       defect('roots', { pass: 'back', readingFt: 29, locus: 'joint' }),
     ]);
@@ -229,7 +229,7 @@ describe('scope, sides, numbers', () => {
     ];
     const numbers = (...more: Said[]) =>
       Object.fromEntries(
-        derivedFrom([...base, ...more]).findings.map(({ kind, number }) => [kind, number]),
+        assessmentOf([...base, ...more]).findings.map(({ kind, number }) => [kind, number]),
       );
     expect(numbers()).toEqual({ roots: 1, crack: 2, gap: 3 });
     const late = { at: minute(90) };

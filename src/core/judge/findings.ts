@@ -1,10 +1,13 @@
 import { lengthFt, overlaps } from '../base/interval';
 import { memoOf } from '../base/memo';
-import type { Inspection } from '../job/inspection';
-import type { Settings } from '../job/settings';
+import { gradeDefect } from '../catalogue/severity/table';
+import { thresholdsInForce } from '../catalogue/severity/thresholds';
 import type { Lateral } from '../lateral/lateral';
 import { segmentAt } from '../lateral/segments';
 import { placeGroup } from '../measure/place-group';
+import type { Inspection } from '../model/job/inspection';
+import { issuedNumbers } from '../model/job/report-words';
+import type { Settings } from '../model/job/settings';
 import { chooseAction } from './action';
 import { hasBackup } from './backup';
 import { factsOf } from './facts-of';
@@ -12,10 +15,7 @@ import { type Finding, UNJUDGED } from './finding';
 import { isDeeperThan, lipAtEnd } from './lips';
 import { chainKey, HUNDRED, keepIssued, numberFindings } from './numbering';
 import { partsOf } from './parts';
-import { issuedNumbers } from '../job/report-words';
 import { listProvisos } from './provisos';
-import { gradeDefect } from './severity/table';
-import { thresholdsInForce } from './severity/thresholds';
 import { type DefectSighting, groupDefects, rankSightings } from './sightings';
 
 type Group = { readonly lateral: Lateral; readonly sightings: readonly DefectSighting[] };

@@ -1,8 +1,8 @@
+import { fillRatioOf } from '../catalogue/severity/water-depth';
 import { type HeldWater, measureHeldWater } from '../lateral/grade/held-water';
 import type { Lateral } from '../lateral/lateral';
 import { type Opening, openingLeft } from '../lateral/opening';
 import { type Finding, isLogged } from './finding';
-import { fillRatioOf } from './severity/standing-water';
 
 const isOn = (lateral: Lateral, { placed, lineId }: Finding) => placed && lineId === lateral.lineId;
 

@@ -1,8 +1,9 @@
-import type { Inspection } from '../job/inspection';
-import type { Settings } from '../job/settings';
+import { thresholdsInForce } from '../catalogue/severity/thresholds';
 import type { Lateral } from '../lateral/lateral';
 import { nameLines } from '../lateral/line-names';
-import type { FoldedLog } from '../log/fold';
+import type { Inspection } from '../model/job/inspection';
+import type { Settings } from '../model/job/settings';
+import type { FoldedLog } from '../model/log/fold';
 import { concludeAll, type Judgement } from './conclude';
 import { applyDecisions, type Decided } from './decide';
 import type { Finding } from './finding';
@@ -11,7 +12,6 @@ import { RULES } from './rules/index';
 import type { Rule } from './rules/rule';
 import type { Scene } from './rules/scene';
 import { applyStops, listStops, type Stop } from './stops';
-import { thresholdsInForce } from './severity/thresholds';
 
 /** Findings in station order by line; what has no station comes last. */
 function inOrder(findings: readonly Finding[], laterals: readonly Lateral[]): Finding[] {

@@ -1,8 +1,8 @@
 import { memoOf } from '../base/memo';
+import type { Facts } from '../catalogue/severity/grade';
+import type { Thresholds } from '../catalogue/severity/thresholds';
+import { depthInOf } from '../catalogue/severity/water-depth';
 import type { Lateral } from '../lateral/lateral';
-import type { Facts } from './grade';
-import { depthInOf } from './severity/standing-water';
-import type { Thresholds } from './severity/thresholds';
 
 /** An upstanding edge, logged as a defect or with a change of pipe. */
 export type LipSpot = {

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive, type Derived } from '../derive';
-import { DEFECTS, MATERIALS } from '../log/vocabulary';
+import { assess } from '../assess';
+import { DEFECTS } from '../catalogue/defects/index';
+import { MATERIALS } from '../catalogue/materials/index';
+import { type Action, SEVERITIES, type Severity } from '../catalogue/severity/grade';
 import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
-import { type Action, SEVERITIES, type Severity } from './grade';
+import type { Assessment } from './assessment';
 
 const rank = (severity: Severity) => SEVERITIES.indexOf(severity);
 /** From the action that asks least to the one that asks most. */
@@ -57,8 +59,8 @@ type Where = {
   occupancy: 'occupied' | 'vacant' | 'unknown';
 };
 const where = fc.record({ profile, occupancy });
-const judged = (said: readonly Said[], { profile: by, occupancy: lived }: Where): Derived =>
-  derive(
+const judged = (said: readonly Said[], { profile: by, occupancy: lived }: Where): Assessment =>
+  assess(
     inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])], {
       job: { profile: by },
       property: { occupancy: lived, yearBuilt: 1950 },

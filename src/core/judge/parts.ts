@@ -1,10 +1,10 @@
 import type { Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
-import type { Inspection } from '../job/inspection';
+import type { Zone } from '../catalogue/zones';
 import type { Lateral } from '../lateral/lateral';
 import { type ResponsibleSide, segmentAt, sideAt } from '../lateral/segments';
 import { isIndoor } from '../lateral/zones';
-import type { Zone } from '../log/vocabulary';
+import type { Inspection } from '../model/job/inspection';
 import { isCourtesy, wallFtOf } from './courtesy';
 
 /** A finding's stretch, or the part of it on one side of what parts it, with whose it is. */

@@ -1,4 +1,4 @@
-import type { Certainty, WaterState } from '../log/vocabulary';
+import type { Certainty, WaterState } from '../catalogue/vocabulary';
 import type { WaterCheck } from '../measure/water';
 import type { Proviso } from './finding';
 

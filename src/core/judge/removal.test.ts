@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive, type Derived } from '../derive';
-import type { Inspection } from '../job/inspection';
-import type { Entry } from '../log/entry';
+import { assess } from '../assess';
+import type { Inspection } from '../model/job/inspection';
+import type { Entry } from '../model/log/entry';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
 import { anyScopedLine } from '../testing/scoped-line';
+import type { Assessment } from './assessment';
 import type { Overall } from './verdict';
 
 /** How many made logs are taken apart; `MADE_LOGS=500` as many as one wants. */
@@ -54,7 +55,7 @@ function without(inspection: Inspection, runAt: number, entryAt: number): Inspec
   return { ...inspection, runs };
 }
 
-function expectNoMore(more: Derived, less: Derived, what: string): void {
+function expectNoMore(more: Assessment, less: Assessment, what: string): void {
   const known = new Set(more.absences);
   expect([what, less.absences.filter((kind) => !known.has(kind))]).toEqual([what, []]);
   expect([what, PRAISE[less.overall]]).toEqual([
@@ -75,7 +76,7 @@ function expectNoMore(more: Derived, less: Derived, what: string): void {
 }
 
 function takeApart(inspection: Inspection): void {
-  const whole = derive(inspection);
+  const whole = assess(inspection);
   // A tie lays the runs: without it the same feet lie elsewhere.
   const tied = new Set(
     inspection.ties.flatMap(({ sightings }) => sightings.map(({ entryId }) => entryId)),
@@ -87,7 +88,7 @@ function takeApart(inspection: Inspection): void {
       if (entry.kind === 'material' && !isFirstPipe) return;
       if (!speaksFor(entry) || tied.has(entry.id)) return;
       const what = `${entry.kind} at ${entry.readingFt}`;
-      expectNoMore(whole, derive(without(inspection, runAt, entryAt)), what);
+      expectNoMore(whole, assess(without(inspection, runAt, entryAt)), what);
     }),
   );
 }

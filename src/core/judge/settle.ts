@@ -1,5 +1,5 @@
+import type { Action, Reason } from '../catalogue/severity/grade';
 import type { Cause, Finding } from './finding';
-import type { Action, Reason } from './grade';
 import { type Concluded, pick } from './rules/conclusion';
 
 /** Actions from the one that asks least to the one that asks most. */

@@ -1,13 +1,13 @@
-import type { Settings } from '../job/settings';
 import type { Lateral } from '../lateral/lateral';
-import type { EntryOf } from '../log/entry';
 import { arcsCompatible, type ClockArc } from '../measure/clock';
 import { clockOf } from '../measure/join/things';
 import { mergeSightings } from '../measure/merge';
-import type { Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
+import type { Sighting } from '../measure/sighting';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
 import { checkWater, type WaterCheck } from '../measure/water';
+import type { Settings } from '../model/job/settings';
+import type { EntryOf } from '../model/log/entry';
 
 /** One sighting of a defect on one pass. */
 export type DefectSighting = Sighting & {

@@ -1,11 +1,11 @@
 import { type Interval, overlaps, unite } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
+import type { Material } from '../catalogue/materials/index';
+import { isPipeOf } from '../catalogue/materials/kinds';
+import type { Reason } from '../catalogue/severity/grade';
 import type { Lateral } from '../lateral/lateral';
 import type { Segment } from '../lateral/segments';
-import type { Material } from '../log/vocabulary';
 import type { Finding } from './finding';
-import type { Reason } from './grade';
-import { IRON } from './severity/roots';
 
 export const STOPS = ['utility', 'asbestos', 'fiber', 'thin-iron'] as const;
 export type StopId = (typeof STOPS)[number];
@@ -76,7 +76,7 @@ function crossingsOf({ axes, unplaced }: Lateral): string[] {
 
 /** Iron that is too thin to be scraped, by what was found in it. */
 function isThin({ kind, severity, material, computed, facts }: Finding): boolean {
-  if (!IRON.includes(material) || (kind !== 'wall-loss' && kind !== 'deformation')) return false;
+  if (!isPipeOf('iron', material) || (kind !== 'wall-loss' && kind !== 'deformation')) return false;
   const isWorn = facts.form === 'pitted' || facts.form === 'invert-gone';
   return isWorn || [severity, computed.severity].some((one) => one === 'major' || one === 'failed');
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { CLAY, derivedFrom, inspectionOf, runOf, type Said } from '../testing/build';
-import type { Action, Severity } from './grade';
+import { assess } from '../assess';
+import type { Action, Severity } from '../catalogue/severity/grade';
+import { assessmentOf, CLAY, inspectionOf, runOf, type Said } from '../testing/build';
 
 const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
   kind: 'defect',
@@ -11,7 +11,7 @@ const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
 });
 
 describe('the verdict', () => {
-  const overall = (...said: Said[]) => derivedFrom(said).overall;
+  const overall = (...said: Said[]) => assessmentOf(said).overall;
   it.each<[string, string, string]>([
     ['nothing wrong', overall(), 'serviceable'],
     ['upkeep', overall(defect('roots', { extentRatio: 0.05 })), 'serviceable-with-upkeep'],
@@ -51,16 +51,16 @@ describe('the verdict', () => {
   });
 
   it('is inconclusive without a confirmed end, and partial', () => {
-    const derived = derive(
+    const assessment = assess(
       inspectionOf([
         runOf([CLAY, { kind: 'end', reason: 'main', confirmedBy: 'none', readingFt: 60 }]),
       ]),
     );
-    expect([derived.overall, derived.completeness]).toEqual(['inconclusive', 'partial']);
+    expect([assessment.overall, assessment.completeness]).toEqual(['inconclusive', 'partial']);
   });
 
   it('calls absent only what is nowhere found, suspected or competing, and nothing when too much was hidden', () => {
-    const { absences } = derivedFrom([
+    const { absences } = assessmentOf([
       defect('crack', { certainty: 'cannot-tell' }),
       defect('standing-water', {
         fillRatio: 0.2,
@@ -73,15 +73,15 @@ describe('the verdict', () => {
     for (const kind of ['crack', 'standing-water', 'debris', 'unidentified'] as const)
       expect(absences).not.toContain(kind);
     expect(
-      derivedFrom([{ kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 30 }]).absences,
+      assessmentOf([{ kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 30 }]).absences,
     ).toEqual([]);
-    expect(derive(inspectionOf([])).absences).toEqual([]);
+    expect(assess(inspectionOf([])).absences).toEqual([]);
   });
 
   it('changes nothing when what is known is said again', () => {
     const roots = defect('roots', { extentRatio: 0.3 });
     const grades = (...said: Said[]) =>
-      derivedFrom(said).findings.map(({ kind, severity, action }): [string, Severity, Action] => [
+      assessmentOf(said).findings.map(({ kind, severity, action }): [string, Severity, Action] => [
         kind,
         severity,
         action,

@@ -1,7 +1,8 @@
 import { lengthFt, totalFt } from '../base/interval';
+import { type DefectKind, DEFECTS } from '../catalogue/defects/index';
+import { kindsWith } from '../catalogue/defects/kinds';
 import type { Lateral } from '../lateral/lateral';
 import { seenDry } from '../lateral/seen-dry';
-import { DEFECTS, type DefectKind } from '../log/vocabulary';
 import { hasBackup } from './backup';
 import type { Issue } from './check';
 import type { Finding, Suspicion } from './finding';
@@ -94,9 +95,6 @@ export function wasSeenDry(lateral: Lateral): boolean {
   return totalFt(seenDry(lateral)) >= clearFt - Math.min(DRY_SLACK_FT, clearFt / 10) - 1e-9;
 }
 
-/** What is at the bottom of the pipe, under any water that stands. */
-const AT_INVERT: readonly DefectKind[] = ['wall-loss'];
-
 /** What something that nobody could name may be: as good as suspected. */
 function candidatesIn(laterals: readonly Lateral[]): DefectKind[] {
   return laterals.flatMap(({ axes, unplaced }) =>
@@ -132,7 +130,7 @@ export function listAbsences(
   // Only over feet that were seen drained can anybody say that no water stands.
   if (!laterals.every(wasSeenDry)) named.add('standing-water');
   // Standing water hides the bottom of the pipe, and with it what wears there.
-  if (named.has('standing-water')) for (const kind of AT_INVERT) named.add(kind);
+  if (named.has('standing-water')) for (const kind of kindsWith('at-invert')) named.add(kind);
   // Not to be able to name a thing is no kind of defect; "no unidentified" would say nothing.
   return DEFECTS.filter((kind) => kind !== 'unidentified' && !named.has(kind));
 }

@@ -1,8 +1,8 @@
 import { type Interval, lengthFt, totalFt } from '../base/interval';
-import type { Property } from '../job/property';
-import { SERVICE_LIVES } from '../lateral/age';
+import type { Material } from '../catalogue/materials/index';
+import { materialOf } from '../catalogue/materials/kinds';
 import type { Lateral } from '../lateral/lateral';
-import type { Material } from '../log/vocabulary';
+import type { Property } from '../model/job/property';
 import type { Finding } from './finding';
 
 /** Feet of one material. */
@@ -30,8 +30,8 @@ export function pictureWholeLine(
   const feet = { original: new Map(), renewed: new Map(), untold: new Map() } as const;
   for (const segment of lateral.segments) {
     const { material, lined } = segment;
-    const usual = SERVICE_LIVES[material];
-    const isNewer = yearBuilt !== undefined && usual !== undefined && usual.laid.from > yearBuilt;
+    const usual = materialOf(material).service;
+    const isNewer = yearBuilt !== undefined && usual !== null && usual.laid.from > yearBuilt;
     const era =
       lined || isNewer ? 'renewed' : yearBuilt === undefined || !usual ? 'untold' : 'original';
     const known: Map<Material, number> = feet[era];

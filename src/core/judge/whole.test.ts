@@ -1,20 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { derive, type Derived } from '../derive';
-import { readInspectionFile } from '../formats/inspection-file';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, minute, runOf } from '../testing/build';
+import { assess } from '../assess';
+import { compareProfiles } from '../assess-profiles';
+import { readInspectionFile } from '../interchange/inspection-file';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, minute, runOf } from '../testing/build';
 import { defect, line, lineIn, pool } from '../testing/rules';
+import type { Assessment } from './assessment';
 import { compareJudgements } from './compare';
-import { compareProfiles } from './profiles';
 import { listToClear } from './to-clear';
 import { pictureWholeLine } from './whole-line';
 
 const demo = readdirSync('demo')
   .filter((name) => name.endsWith('.chert.json'))
-  .map((name): [string, Derived] => {
+  .map((name): [string, Assessment] => {
     const outcome = readInspectionFile(readFileSync(`demo/${name}`, 'utf8'));
     if (!outcome.ok) throw new Error(name);
-    return [name, derive(outcome.value)];
+    return [name, assess(outcome.value)];
   });
 
 it.each(demo)('%s: every finding ends in advice or in "No action, because"', (_, { findings }) => {
@@ -28,10 +29,11 @@ it.each(demo)('%s: every finding ends in advice or in "No action, because"', (_,
 describe('what rules make of the whole', () => {
   it('is a finding apart from the condition, with a number of its own that logging does not move', () => {
     const narrow = { ...CLAY, diameterIn: 4, readingFt: 30 };
-    const before = derivedFrom([narrow]);
-    const made = (derived: Derived) => derived.findings.find(({ kind }) => kind === 'layout')!;
+    const before = assessmentOf([narrow]);
+    const made = (assessment: Assessment) =>
+      assessment.findings.find(({ kind }) => kind === 'layout')!;
     expect(made(before)).toMatchObject({ number: 101, severity: 'moderate', action: 'monitor' });
-    const after = derivedFrom([narrow, defect('gap', { gapIn: 0.3, readingFt: 10 })]);
+    const after = assessmentOf([narrow, defect('gap', { gapIn: 0.3, readingFt: 10 })]);
     expect(made(after)).toMatchObject({ number: 101, id: made(before).id });
     expect(after.overall).toBe('serviceable');
   });
@@ -42,9 +44,9 @@ describe('what rules make of the whole', () => {
       defect('deformation', { extentRatio: 0.04 }),
       defect('roots', { extentRatio: 0.2, locus: 'joint', readingFt: 40 }),
     ];
-    const before = derive(inspectionOf([runOf([...said, MAIN_AT_60])]));
+    const before = assess(inspectionOf([runOf([...said, MAIN_AT_60])]));
     const corrected = { ...CLAY, material: 'bituminous-fiber', replaces: 'e1', at: minute(80) };
-    const after = derive(inspectionOf([runOf([...said, MAIN_AT_60, corrected])]));
+    const after = assess(inspectionOf([runOf([...said, MAIN_AT_60, corrected])]));
     const changes = compareJudgements(before, after);
     const of = (kind: string) => changes.find((one) => one.kind === kind)!;
     expect(of('deformation')).toMatchObject({
@@ -65,7 +67,7 @@ describe('what rules make of the whole', () => {
       { ...CLAY, material: 'pvc', readingFt: 40 },
       pool({ fillRatio: 0.5 }),
     ]);
-    const { lateral, findings } = derive({
+    const { lateral, findings } = assess({
       ...inspection,
       property: { ...inspection.property, yearBuilt: 1950 },
     });
@@ -85,7 +87,7 @@ it('shows where the two profiles part, and what each makes of the whole', () => 
     defect('crack', { form: 'open' }),
     defect('grease', { extentRatio: 0.2, readingFt: 40 }),
   ]);
-  const { overall, differ, other } = compareProfiles(derive(inspection));
+  const { overall, differ, other } = compareProfiles(assess(inspection));
   expect(other).toBe('renew-first');
   expect(overall).toEqual({
     'maintain-first': 'serviceable-with-upkeep',
@@ -99,7 +101,7 @@ it('shows where the two profiles part, and what each makes of the whole', () => 
 describe('what is to clear', () => {
   it('comes blockers first, then by where one must stand, and says nothing twice', () => {
     const items = listToClear(
-      derivedFrom([
+      assessmentOf([
         { kind: 'flag', readingFt: 12 },
         { kind: 'water', state: 'running' },
         pool({ fillRatio: 0.3 }),
@@ -122,8 +124,8 @@ describe('what is to clear', () => {
 
   it('keeps the key of a thing while other things come and go', () => {
     const flag = { kind: 'flag', readingFt: 12 } as const;
-    const keys = (derived: Derived) => listToClear(derived).map(({ key }) => key);
-    const [key] = keys(derivedFrom([flag]));
-    expect(keys(derivedFrom([flag, defect('roots')]))).toContain(key);
+    const keys = (assessment: Assessment) => listToClear(assessment).map(({ key }) => key);
+    const [key] = keys(assessmentOf([flag]));
+    expect(keys(assessmentOf([flag, defect('roots')]))).toContain(key);
   });
 });

@@ -1,7 +1,7 @@
 import { type Interval, interval } from '../base/interval';
 import { memoOf } from '../base/memo';
-import type { EntryOf } from '../log/entry';
 import type { RunAxis } from '../measure/placement';
+import type { EntryOf } from '../model/log/entry';
 import type { Lateral } from './lateral';
 
 /** What the inspector recommends, on its line; without a footage it is about the whole. */

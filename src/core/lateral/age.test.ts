@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Material } from '../log/vocabulary';
-import { derivedFrom } from '../testing/build';
+import type { Material } from '../catalogue/materials/index';
+import { assessmentOf } from '../testing/build';
 import { likelyAge } from './age';
 
 const age = (material: Material, yearBuilt?: number, lined = false) =>
@@ -50,7 +50,7 @@ describe('likely age', () => {
   it('goes by the inspector’s own figures where the settings have them', () => {
     const usualLives = { 'vitrified-clay': { from: 20, to: 30 } };
     const changes = { property: { yearBuilt: 1956 }, settings: { usualLives } };
-    const [segment] = derivedFrom([], changes).lateral.segments;
+    const [segment] = assessmentOf([], changes).lateral.segments;
     expect(segment!.age).toMatchObject({ lifeYears: { from: 20, to: 30 }, standing: 'past' });
   });
 });

@@ -1,38 +1,11 @@
-import type { Settings } from '../job/settings';
-import type { Material } from '../log/vocabulary';
-import type { Property } from '../job/property';
-
-/** A span of years, whole numbers. */
-export type Years = { readonly from: number; readonly to: number };
-
-/** When a material was commonly laid as a sewer, and how long it usually serves. */
-export type ServiceLife = {
-  /** `to` is `null` where it is still laid. */
-  readonly laid: { readonly from: number; readonly to: number | null };
-  readonly life: Years;
-};
+import type { Years } from '../catalogue/material';
+import type { Material } from '../catalogue/materials/index';
+import { materialOf } from '../catalogue/materials/kinds';
+import type { Property } from '../model/job/property';
+import type { Settings } from '../model/job/settings';
 
 /** What the figures below rest on; shown beside them. */
 export const SERVICE_LIFE_SOURCE = 'Chert’s planning assumption, November 2026';
-
-/**
- * Years in which each material was commonly laid for house sewers, and the years it usually serves.
- * Planning figures of our own, wide on purpose; the lives can be changed in a job's settings.
- */
-export const SERVICE_LIVES: Partial<Record<Material, ServiceLife>> = {
-  'vitrified-clay': { laid: { from: 1880, to: 1985 }, life: { from: 50, to: 100 } },
-  'cast-iron': { laid: { from: 1870, to: 1985 }, life: { from: 50, to: 90 } },
-  'ductile-iron': { laid: { from: 1955, to: null }, life: { from: 60, to: 100 } },
-  concrete: { laid: { from: 1900, to: 1985 }, life: { from: 50, to: 80 } },
-  'asbestos-cement': { laid: { from: 1930, to: 1985 }, life: { from: 50, to: 70 } },
-  'bituminous-fiber': { laid: { from: 1940, to: 1975 }, life: { from: 30, to: 50 } },
-  abs: { laid: { from: 1960, to: null }, life: { from: 50, to: 100 } },
-  pvc: { laid: { from: 1965, to: null }, life: { from: 60, to: 100 } },
-  hdpe: { laid: { from: 1985, to: null }, life: { from: 50, to: 100 } },
-  'galvanized-steel': { laid: { from: 1900, to: 1965 }, life: { from: 40, to: 60 } },
-  lead: { laid: { from: 1850, to: 1940 }, life: { from: 60, to: 100 } },
-  liner: { laid: { from: 1985, to: null }, life: { from: 30, to: 50 } },
-};
 
 /** How old a pipe probably is, against how long its kind usually serves. */
 export type PipeAge = {
@@ -57,7 +30,7 @@ export function likelyAge(
   lives: Settings['usualLives'],
 ): PipeAge | null {
   const key = lined ? 'liner' : material;
-  const usual = SERVICE_LIVES[key];
+  const usual = materialOf(key).service;
   if (!usual) return null;
   const firstYear = Math.max(usual.laid.from, property.yearBuilt ?? usual.laid.from);
   // A pipe older than its material's last year came with an older house; one younger, with a repair.

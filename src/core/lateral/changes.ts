@@ -1,8 +1,8 @@
 import type { Interval } from '../base/interval';
 import { memoOf } from '../base/memo';
-import { DEFAULT_SETTINGS } from '../job/settings';
-import type { Material } from '../log/vocabulary';
+import type { Material } from '../catalogue/materials/index';
 import type { RunAxis } from '../measure/placement';
+import { DEFAULT_SETTINGS } from '../model/job/settings';
 import { reachOf } from './coverage';
 import { readPipes } from './segments';
 

@@ -1,7 +1,7 @@
-import { type AccessPoint, troubleOf } from '../job/access-point';
-import type { Inspection } from '../job/inspection';
-import { labelOf } from '../job/labels';
-import type { Zone } from '../log/vocabulary';
+import type { Zone } from '../catalogue/zones';
+import { type AccessPoint, troubleOf } from '../model/job/access-point';
+import type { Inspection } from '../model/job/inspection';
+import { labelOf } from '../model/job/labels';
 import type { Lateral } from './lateral';
 
 /** A cleanout of the house: one that was seen from outside, or found from inside by the camera. */

@@ -1,6 +1,6 @@
 import { clip, type Interval, interval, subtract, totalFt } from '../base/interval';
 import { memoOf } from '../base/memo';
-import type { DefectKind } from '../log/vocabulary';
+import type { DefectKind } from '../catalogue/defects/index';
 import type { RunAxis } from '../measure/placement';
 import { checkWater } from '../measure/water';
 import type { Lateral } from './lateral';

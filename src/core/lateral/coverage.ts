@@ -1,8 +1,8 @@
 import { type Interval, subtract, totalFt, unite } from '../base/interval';
-import type { UnseenCause } from '../log/vocabulary';
+import type { UnseenCause } from '../catalogue/vocabulary';
 import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
-import type { EntryOf } from '../log/entry';
+import type { EntryOf } from '../model/log/entry';
 import { endsLine, type Terminus } from './terminus';
 import type { UpperEnd } from './upper-end';
 

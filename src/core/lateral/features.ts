@@ -1,12 +1,12 @@
-import type { Settings } from '../job/settings';
-import type { EntryOf } from '../log/entry';
-import type { FeatureKind } from '../log/vocabulary';
+import type { FeatureKind } from '../catalogue/features/index';
 import { arcsCompatible, type ClockArc } from '../measure/clock';
 import { clockOf } from '../measure/join/things';
 import { mergeSightings } from '../measure/merge';
 import { placeGroup } from '../measure/place-group';
-import { pointSighting, type Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
+import { pointSighting, type Sighting } from '../measure/sighting';
+import type { Settings } from '../model/job/settings';
+import type { EntryOf } from '../model/log/entry';
 
 /** A feature of the line with its best station. */
 export type Feature = {

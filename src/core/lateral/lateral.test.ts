@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
 import { totalFt } from '../base/interval';
-import { derive } from '../derive';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { type Mark, partition } from './partition';
 
 const material = (
@@ -22,7 +22,7 @@ const material = (
 /** The pipe under one kind of ground: a yard called all along. */
 const YARD: Said = { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 };
 const segmentsOf = (said: Said[], setup = {}) =>
-  derive(inspectionOf([runOf([YARD, ...said, MAIN_AT_60], setup)])).lateral.segments.map(
+  assess(inspectionOf([runOf([YARD, ...said, MAIN_AT_60], setup)])).lateral.segments.map(
     ({ fromFt, toFt, material: name, diameterIn }) => [fromFt, toFt, name, diameterIn],
   );
 
@@ -49,7 +49,7 @@ describe('segments', () => {
   });
 
   it('lets the later of two assertions stand, between those two boundaries only', () => {
-    const derived = derive(
+    const assessment = assess(
       inspectionOf([
         runOf([
           YARD,
@@ -60,8 +60,8 @@ describe('segments', () => {
         ]),
       ]),
     );
-    expect(derived.lateral.segments.map((s) => s.material)).toEqual(['pvc', 'concrete']);
-    expect(derived.checks.map(({ code }) => code)).toContain('material-conflict');
+    expect(assessment.lateral.segments.map((s) => s.material)).toEqual(['pvc', 'concrete']);
+    expect(assessment.checks.map(({ code }) => code)).toContain('material-conflict');
   });
 
   it('starts at the pipe what was said in the riser', () => {
@@ -85,7 +85,7 @@ describe('segments', () => {
   });
 
   it('cuts at zones and at the property line, and tells the sides apart', () => {
-    const { lateral } = derivedFrom(
+    const { lateral } = assessmentOf(
       [
         YARD,
         { kind: 'zone', zone: 'driveway', side: 'far', readingFt: 20 },
@@ -114,10 +114,10 @@ describe('segments', () => {
         obstacle: null,
       },
     ] as const;
-    expect(derivedFrom([], { accessPoints }).lateral.segments.map(({ zone }) => zone)).toEqual([
+    expect(assessmentOf([], { accessPoints }).lateral.segments.map(({ zone }) => zone)).toEqual([
       null,
     ]);
-    const walled = derivedFrom([{ kind: 'feature', feature: 'wall', readingFt: 8 }], {
+    const walled = assessmentOf([{ kind: 'feature', feature: 'wall', readingFt: 8 }], {
       accessPoints,
     });
     expect(walled.lateral.segments.map(({ toFt, zone }) => [toFt, zone])).toEqual([
@@ -158,7 +158,7 @@ describe('terminus and coverage', () => {
     readingFt: 60,
     ...more,
   });
-  const of = (...said: Said[]) => derive(inspectionOf([runOf([CLAY, ...said])])).lateral;
+  const of = (...said: Said[]) => assess(inspectionOf([runOf([CLAY, ...said])])).lateral;
 
   it.each<[string, Said, boolean, number | null]>([
     ['the main seen', end('main', 'sight'), true, 0],
@@ -257,22 +257,22 @@ describe('terminus and coverage', () => {
     const murky: Said = { kind: 'unseen', cause: 'murky', readingFt: 20, toReadingFt: 26 };
     const first = runOf([CLAY, murky, end('main', 'sight')]);
     const second = runOf([CLAY, end('lost-push', 'none', { readingFt: 40 })], { id: 'R2' });
-    expect(derive(inspectionOf([first, second])).lateral.coverage.obscuredFt).toBe(0);
+    expect(assess(inspectionOf([first, second])).lateral.coverage.obscuredFt).toBe(0);
   });
 
   it('keeps runs of another access apart until something joins them', () => {
-    const derived = derive(
+    const assessment = assess(
       inspectionOf([
         runOf([CLAY, end('main', 'sight')]),
         runOf([CLAY], { id: 'R2', accessPointId: 'B' }),
       ]),
     );
-    expect(derived.lateral.unplaced.map(({ run }) => run.id)).toEqual(['R2']);
-    expect(derived.checks.map(({ code }) => code)).toContain('run-unplaced');
+    expect(assessment.lateral.unplaced.map(({ run }) => run.id)).toEqual(['R2']);
+    expect(assessment.checks.map(({ code }) => code)).toContain('run-unplaced');
   });
 
   it('keeps lines apart', () => {
-    const derived = derive(
+    const assessment = assess(
       inspectionOf([
         runOf([CLAY, end('main', 'sight')]),
         runOf([CLAY, end('join', 'sight', { readingFt: 20 })], {
@@ -282,8 +282,8 @@ describe('terminus and coverage', () => {
         }),
       ]),
     );
-    expect(derived.lateral.coverage.clearFt).toBe(60);
-    expect(derived.branches.map(({ lineId, coverage }) => [lineId, coverage.clearFt])).toEqual([
+    expect(assessment.lateral.coverage.clearFt).toBe(60);
+    expect(assessment.branches.map(({ lineId, coverage }) => [lineId, coverage.clearFt])).toEqual([
       ['L2', 20],
     ]);
   });

@@ -1,22 +1,22 @@
 import { type Interval, overlapFt, unite } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
-import type { Inspection } from '../job/inspection';
-import type { Settings } from '../job/settings';
-import type { FoldedLog } from '../log/fold';
-import type { EntryOf } from '../log/entry';
 import type { LineJoin } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
 import { type PlacedStretch, placeStretches } from '../measure/stretch';
+import { checkWater } from '../measure/water';
+import type { Inspection } from '../model/job/inspection';
+import type { Settings } from '../model/job/settings';
+import type { EntryOf } from '../model/log/entry';
+import type { FoldedLog } from '../model/log/fold';
+import { possibleSizes } from '../model/log/possible';
 import { clipToTerminus, type Coverage, measureCoverage, reachOf } from './coverage';
 import { type Feature, readFeatures } from './features';
 import { type Grade, measureGrade } from './grade/grade';
 import { layLine } from './lay-line';
 import type { Partition } from './partition';
 import { cutSegments, type Pipe, readPipes, responsibilityLineFt, type Segment } from './segments';
-import { checkWater } from '../measure/water';
-import { possibleSizes } from '../log/possible';
-import { readUpperEnd } from './upper-end';
 import { endsLine, findTerminus, type PlacedEnd, readEnds, type Terminus } from './terminus';
+import { readUpperEnd } from './upper-end';
 import { type OpenZone, readZones, type ZonePiece } from './zones';
 
 /** One line of the pipe tree, measured on its own axis. */

@@ -1,12 +1,12 @@
-import { labelIn } from '../job/labels';
-import { listSightingsDecisions, readEntryWords } from '../job/decisions';
-import type { Inspection } from '../job/inspection';
-import type { Run } from '../job/run';
-import type { Settings } from '../job/settings';
-import type { FoldedLog } from '../log/fold';
 import { joinRuns, type LineJoin, linksOf } from '../measure/join/join';
 import { type Link, reachAccesses } from '../measure/join/network';
 import { layRun, type RunAxis } from '../measure/placement';
+import { listSightingsDecisions, readEntryWords } from '../model/job/decisions';
+import type { Inspection } from '../model/job/inspection';
+import { labelIn } from '../model/job/labels';
+import type { Run } from '../model/job/run';
+import type { Settings } from '../model/job/settings';
+import type { FoldedLog } from '../model/log/fold';
 import { endsLine } from './terminus';
 
 /** The runs of one line, each on the line's axis as far as something joins it there. */

@@ -1,4 +1,4 @@
-import type { Inspection } from '../job/inspection';
+import type { Inspection } from '../model/job/inspection';
 import { MAIN_LINE } from './lateral';
 
 /** How lines are told apart wherever a footage is said. */

@@ -1,10 +1,10 @@
 import type { Interval } from '../base/interval';
-import type { Settings } from '../job/settings';
-import type { EntryOf } from '../log/entry';
 import { mergeSightings } from '../measure/merge';
 import { placeGroup } from '../measure/place-group';
-import { pointSighting, type Sighting } from '../measure/sighting';
 import type { RunAxis } from '../measure/placement';
+import { pointSighting, type Sighting } from '../measure/sighting';
+import type { Settings } from '../model/job/settings';
+import type { EntryOf } from '../model/log/entry';
 import type { Mark } from './partition';
 
 type BoundaryEntry = EntryOf<'material'> | EntryOf<'zone'>;

@@ -1,4 +1,4 @@
-import type { Inspection } from '../job/inspection';
+import type { Inspection } from '../model/job/inspection';
 import type { Lateral } from './lateral';
 
 /** Where a branch meets the line it joins, on that line's axis. */

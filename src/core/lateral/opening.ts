@@ -1,11 +1,7 @@
 import { clamp } from '../base/numbers';
-import type { DefectKind } from '../log/vocabulary';
+import type { DefectKind } from '../catalogue/defects/index';
+import { specOf } from '../catalogue/defects/kinds';
 import { wettedAreaRatio } from './fill';
-
-/** Kinds that line the bore all round, and kinds that fill it from one side. */
-const ROUND: readonly DefectKind[] = ['scale', 'grease', 'mineral'];
-const ONE_SIDED: readonly DefectKind[] = ['roots', 'debris', 'foreign-object'];
-const ACROSS: readonly DefectKind[] = ['intruding-tap', 'deformation'];
 
 /** What is left of the bore at an obstruction. */
 export type Opening = {
@@ -40,14 +36,15 @@ function clearOf(
   extentRatio: number | null,
   heightIn: number | null,
 ): number | null {
-  if (kind === 'lip' || kind === 'offset') {
+  const leaves = specOf(kind).size?.leaves;
+  if (leaves === 'height') {
     return heightIn === null ? null : Math.max(0, boreIn - heightIn);
   }
   if (extentRatio === null) return null;
   const share = clamp(extentRatio, 0, 1);
-  if (ROUND.includes(kind)) return boreIn * Math.sqrt(1 - share);
-  if (ACROSS.includes(kind)) return boreIn * (1 - share);
-  return ONE_SIDED.includes(kind) ? boreIn * (1 - segmentHeightRatio(share)) : null;
+  if (leaves === 'round') return boreIn * Math.sqrt(1 - share);
+  if (leaves === 'across') return boreIn * (1 - share);
+  return leaves === 'one-sided' ? boreIn * (1 - segmentHeightRatio(share)) : null;
 }
 
 /** Height ÷ bore of the segment of a circle that holds a share of its area; by halving, to 1e-6. */

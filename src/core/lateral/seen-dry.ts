@@ -1,8 +1,8 @@
 import { clip, type Interval, interval, unite } from '../base/interval';
 import { memoOf } from '../base/memo';
-import type { Entry } from '../log/entry';
-import type { WaterState } from '../log/vocabulary';
+import type { WaterState } from '../catalogue/vocabulary';
 import type { RunAxis } from '../measure/placement';
+import type { Entry } from '../model/log/entry';
 import type { Lateral } from './lateral';
 
 type Point = { readonly stationFt: number; readonly state: WaterState | 'unknown' };

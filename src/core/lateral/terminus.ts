@@ -1,6 +1,6 @@
-import type { EntryOf } from '../log/entry';
-import type { Confirmation, EndReason } from '../log/vocabulary';
+import type { Confirmation, EndReason } from '../catalogue/vocabulary';
 import type { RunAxis } from '../measure/placement';
+import type { EntryOf } from '../model/log/entry';
 import type { Feature } from './features';
 
 /** Where the line, or what was seen of it, ends downstream. */

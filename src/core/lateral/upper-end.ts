@@ -1,8 +1,8 @@
 import type { Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
-import { type AccessPoint, alongLineOf } from '../job/access-point';
-import type { Job } from '../job/job';
 import type { RunAxis } from '../measure/placement';
+import { type AccessPoint, alongLineOf } from '../model/job/access-point';
+import type { Job } from '../model/job/job';
 import type { Feature } from './features';
 import { isIndoor, type ZonePiece } from './zones';
 

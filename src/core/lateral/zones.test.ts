@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import type { Run } from '../job/run';
-import type { Zone } from '../log/vocabulary';
+import { assess } from '../assess';
+import type { Zone } from '../catalogue/zones';
+import type { Run } from '../model/job/run';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { accessOf } from '../testing/joined';
 
@@ -28,7 +28,7 @@ function groundOver(
   const inspection = inspectionOf([runOf([CLAY, ...said, end], setup)], {
     accessPoints: [accessOf('A', { zone: accessZone })],
   });
-  const { lateral, checks } = derive(inspection);
+  const { lateral, checks } = assess(inspection);
   const tell = ({ fromFt, toFt, value }: (typeof lateral.zones)[number]) =>
     `${Math.round(fromFt)}–${Math.round(toFt)} ${value ?? '?'}`;
   return {

@@ -1,12 +1,12 @@
 import { clip, type Interval, lengthFt } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
-import type { AccessPoint } from '../job/access-point';
-import type { Settings } from '../job/settings';
-import type { Zone } from '../log/vocabulary';
+import { type Zone, zonesWith } from '../catalogue/zones';
 import type { RunAxis } from '../measure/placement';
+import type { AccessPoint } from '../model/job/access-point';
+import type { Settings } from '../model/job/settings';
 import type { Feature } from './features';
-import { type Mark, partition } from './partition';
 import { readMarks } from './marks';
+import { type Mark, partition } from './partition';
 
 /** A stretch with what lies over it; `null` when nobody said. */
 export type ZonePiece = Interval & { readonly value: Zone | null };
@@ -18,9 +18,9 @@ export type OpenZone = Interval & { readonly zone: Zone; readonly entryIds: read
 export type Zones = { readonly pieces: readonly ZonePiece[]; readonly open: readonly OpenZone[] };
 
 /** Zones inside or under the building. */
-export const INDOOR_ZONES: readonly Zone[] = ['under-house', 'crawlspace', 'basement'];
+export const INDOOR_ZONES: readonly Zone[] = zonesWith('indoor');
 /** Zones with a hard surface over the pipe. */
-export const PAVED_ZONES: readonly Zone[] = ['patio', 'driveway', 'walk', 'street'];
+export const PAVED_ZONES: readonly Zone[] = zonesWith('paved');
 
 export const isIndoor = (zone: Zone | null) => zone !== null && INDOOR_ZONES.includes(zone);
 

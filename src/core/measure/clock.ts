@@ -1,4 +1,4 @@
-import type { Facing } from '../log/vocabulary';
+import type { Facing } from '../catalogue/vocabulary';
 
 /** A position or an arc round the bore, clockwise from `from` to `to`, hours 0.5 to 12. */
 export type ClockArc = { readonly from: number; readonly to: number };

@@ -1,8 +1,8 @@
 import { TOLERANCES } from '../base/tolerances';
-import type { Run } from '../job/run';
-import type { Settings } from '../job/settings';
-import type { Entry, EntryOf } from '../log/entry';
-import type { Pass } from '../log/vocabulary';
+import type { Pass } from '../catalogue/vocabulary';
+import type { Run } from '../model/job/run';
+import type { Settings } from '../model/job/settings';
+import type { Entry, EntryOf } from '../model/log/entry';
 import { farthestReadingFt } from './reading';
 
 /** What the counter did over a whole run. Feet throughout. */

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_SETTINGS } from '../job/settings';
-import { foldLog } from '../log/fold';
+import type { Run } from '../model/job/run';
+import { DEFAULT_SETTINGS } from '../model/job/settings';
+import { foldLog } from '../model/log/fold';
 import { entries, MAIN_AT_60, runOf, type Said } from '../testing/build';
-import type { Run } from '../job/run';
 import { arcHours, arcsCompatible, mirrorClock, normaliseArc } from './clock';
 import { correctReadingFt, measureHomecoming } from './homecoming';
 import { mergeSightings } from './merge';

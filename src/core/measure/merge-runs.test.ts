@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
 import { totalFt } from '../base/interval';
-import { derive } from '../derive';
 import { anyLog } from '../testing/arbitrary';
 import { CLAY, MAIN_AT_60, type Said } from '../testing/build';
 import { joined, joinedInspection, runFrom, tee, tieOf } from '../testing/joined';
@@ -17,8 +17,8 @@ const first = (...said: Said[]) =>
   runFrom('R1', 'A', 'downstream', [tee(20), ...said, CLAY, MAIN_AT_60]);
 const second = (...said: Said[]) => runFrom('R2', 'B', 'upstream', [tee(50), ...said]);
 const TIE = [tieOf('T1', 'R1 1 = R2 1')];
-const kinds = (derived: ReturnType<typeof joined>) =>
-  derived.findings.map(({ kind, runIds }) => `${kind} ${runIds.join('+')}`);
+const kinds = (assessment: ReturnType<typeof joined>) =>
+  assessment.findings.map(({ kind, runIds }) => `${kind} ${runIds.join('+')}`);
 
 describe('one defect seen by two runs', () => {
   // B lies at 70.
@@ -124,7 +124,7 @@ describe('any two joined runs', () => {
           runFrom('R1', 'A', 'downstream', one),
           runFrom('R2', 'B', up ? 'upstream' : 'downstream', other),
         ];
-        const { reached, segments, coverage } = derive(joinedInspection({ runs, spans })).lateral;
+        const { reached, segments, coverage } = assess(joinedInspection({ runs, spans })).lateral;
         const length = segments.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0);
         expect(length).toBeCloseTo(totalFt(reached), 6);
         expect(totalFt(segments)).toBeCloseTo(totalFt(reached), 6);
@@ -140,7 +140,7 @@ describe('any two joined runs', () => {
         const shape = (list: typeof runs) => {
           const inspection = joinedInspection({ runs: list, spans });
           const job = { ...inspection.job, referenceRunId: 'R1' };
-          const { lateral, findings } = derive({ ...inspection, job });
+          const { lateral, findings } = assess({ ...inspection, job });
           return {
             features: lateral.features.map(({ feature, stationFt }) => [
               feature,
@@ -174,9 +174,9 @@ describe('findings of a run that nothing joins', () => {
       { kind: 'defect', defect: 'standing-water', depthIn: 1.5, readingFt: 10, toReadingFt: 14 },
       { kind: 'end', reason: 'lost-push', confirmedBy: 'none', readingFt: 20 },
     ]);
-    const derived = joined({ runs: [first(), lost] });
-    const pool = derived.findings.find(({ kind }) => kind === 'standing-water')!;
+    const assessment = joined({ runs: [first(), lost] });
+    const pool = assessment.findings.find(({ kind }) => kind === 'standing-water')!;
     expect(pool).toMatchObject({ placed: false, material: 'vitrified-clay', severity: 'major' });
-    expect(derived.checks.some(({ code }) => code === 'size-missing')).toBe(false);
+    expect(assessment.checks.some(({ code }) => code === 'size-missing')).toBe(false);
   });
 });

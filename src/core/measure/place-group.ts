@@ -1,5 +1,5 @@
 import { interval, type Interval } from '../base/interval';
-import type { Pass } from '../log/vocabulary';
+import type { Pass } from '../catalogue/vocabulary';
 import type { RunAxis } from './placement';
 import { compareText, type Sighting } from './sighting';
 

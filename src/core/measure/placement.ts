@@ -1,10 +1,11 @@
-import { labelOf } from '../job/labels';
 import { TOLERANCES } from '../base/tolerances';
-import type { Run } from '../job/run';
-import type { Settings } from '../job/settings';
-import type { Entry } from '../log/entry';
-import type { FoldedLog } from '../log/fold';
-import type { Pass } from '../log/vocabulary';
+import type { Pass } from '../catalogue/vocabulary';
+import { labelOf } from '../model/job/labels';
+import type { Run } from '../model/job/run';
+import type { Settings } from '../model/job/settings';
+import type { Entry } from '../model/log/entry';
+import type { EntryWords } from '../model/log/entry-words';
+import type { FoldedLog } from '../model/log/fold';
 import { correctReadingFt, type Homecoming, measureHomecoming, slipShare } from './homecoming';
 
 /** A place along a line: its station, feet, and one standard deviation of it. */
@@ -29,23 +30,6 @@ export type RunOrigin = {
 
 /** Where an entry lies when nobody said its footage: between its neighbours in time. */
 export type Between = { readonly from: Place; readonly to: Place };
-
-/** The tie that an entry is a sighting of. */
-export type EntryTie = {
-  readonly id: string;
-  /** `null` while nothing joins the tie to the line. */
-  readonly stationFt: number | null;
-  readonly sigmaFt: number | null;
-};
-
-/** What somebody said of entries beyond what they say themselves. */
-export type EntryWords = {
-  readonly tieOf: (entryId: string) => EntryTie | null;
-  /** Entries that share a bond are one thing, whatever their footages. */
-  readonly bondsOf: (entryId: string) => readonly string[];
-  /** Entries that share a rift are two things, however near. */
-  readonly riftsOf: (entryId: string) => readonly string[];
-};
 
 const NO_WORDS: EntryWords = { tieOf: () => null, bondsOf: () => [], riftsOf: () => [] };
 

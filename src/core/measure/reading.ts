@@ -1,5 +1,5 @@
-import type { Entry } from '../log/entry';
-import type { Run } from '../job/run';
+import type { Run } from '../model/job/run';
+import type { Entry } from '../model/log/entry';
 
 /** Both ends that an entry names on the counter: its reading and, for a stretch, the other end. */
 export function readingsOf(entry: Entry): number[] {

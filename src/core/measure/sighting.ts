@@ -1,7 +1,7 @@
 import type { Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
-import type { Entry } from '../log/entry';
-import type { Pass } from '../log/vocabulary';
+import type { Pass } from '../catalogue/vocabulary';
+import type { Entry } from '../model/log/entry';
 import type { RunAxis } from './placement';
 
 /** Anything seen at a place on one pass of one run. */

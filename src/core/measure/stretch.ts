@@ -1,8 +1,8 @@
 import { interval, type Interval } from '../base/interval';
-import { TOLERANCES } from '../base/tolerances';
 import { memoOf } from '../base/memo';
-import type { EntryOf } from '../log/entry';
-import type { Pass } from '../log/vocabulary';
+import { TOLERANCES } from '../base/tolerances';
+import type { Pass } from '../catalogue/vocabulary';
+import type { EntryOf } from '../model/log/entry';
 import type { Place, RunAxis } from './placement';
 
 type StretchEntry<K extends 'defect' | 'unseen'> = Extract<

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { EntryOf } from '../log/entry';
-import type { Run } from '../job/run';
-import { foldLog } from '../log/fold';
+import type { Run } from '../model/job/run';
+import type { EntryOf } from '../model/log/entry';
+import { foldLog } from '../model/log/fold';
 import { entries, minute, type Said } from '../testing/build';
 import { checkWater, observedAtMs } from './water';
 

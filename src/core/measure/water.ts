@@ -1,8 +1,8 @@
 import { lastAtOrBelow, memoOf } from '../base/memo';
-import type { Run } from '../job/run';
-import type { Entry, EntryOf } from '../log/entry';
-import type { FoldedLog } from '../log/fold';
-import type { WaterState } from '../log/vocabulary';
+import type { WaterState } from '../catalogue/vocabulary';
+import type { Run } from '../model/job/run';
+import type { Entry, EntryOf } from '../model/log/entry';
+import type { FoldedLog } from '../model/log/fold';
 
 /** Whether standing water was really standing when it was seen. */
 export type WaterCheck = {

@@ -1,11 +1,11 @@
 import { sayList } from '../base/numbers';
-import { sayRange } from '../repair/money';
-import { methodById } from '../repair/methods/index';
-import type { Repair } from '../repair/repair';
+import { methodById } from '../planning/methods/index';
+import { sayRange } from '../planning/money';
+import type { Repair } from '../planning/repair';
 import type { Block, Step } from './block';
 import type { Report } from './compose';
-import { composeStops } from './stops';
 import { planOfReport, sayWork, sayWorkPlace } from './report-plan';
+import { composeStops } from './stops';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -19,10 +19,10 @@ export function composeAgentPage(
   isPriced: boolean,
 ): readonly Block[] {
   const [masthead, headline] = report.blocks;
-  const { names, stops } = repair.site.derived;
+  const { names, stops } = repair.site.assessment;
   const plan = planOfReport(repair);
   const numberOf = (id: string) =>
-    repair.site.derived.findings.find((one) => one.id === id)?.number;
+    repair.site.assessment.findings.find((one) => one.id === id)?.number;
   const asks = plan.works
     .filter(({ method }) => methodById(method).role !== 'tell')
     .map((work) => {

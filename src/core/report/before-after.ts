@@ -1,10 +1,12 @@
-import { compareLooks, type Fate } from '../after/compare-looks';
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { materialOf } from '../catalogue/materials/kinds';
+import { compareLooks, type Fate } from '../comparison/compare-looks';
+import type { Assessment } from '../judge/assessment';
 import type { Block } from './block';
 import { dayOf, sayLongDay } from './calendar';
 import { sayPlace } from './place';
-import { FINDING_WORDS, MATERIAL_WORDS, SEVERITY_WORDS } from './words';
+import { SEVERITY_WORDS } from './words';
 
 function sayFate(fate: Fate): string {
   switch (fate.fate) {
@@ -14,7 +16,7 @@ function sayFate(fate: Fate): string {
         : `Still there, as finding ${fate.now.number}: now ${fate.now.severity}.`;
     case 'gone':
       return fate.pipe
-        ? `Repaired: ${fate.pipe.lined ? 'the pipe is lined' : `${MATERIAL_WORDS[fate.pipe.material]} lies`} there now.`
+        ? `Repaired: ${fate.pipe.lined ? 'the pipe is lined' : `${materialOf(fate.pipe.material).buyerName} lies`} there now.`
         : 'Not there any more. The place was seen.';
     case 'unproven':
       return fate.because === 'no-water'
@@ -24,7 +26,7 @@ function sayFate(fate: Fate): string {
 }
 
 /** How this look stands against an earlier one of the same line: what is repaired, what is new, what is proved. */
-export function composeBeforeAfter(before: Derived, after: Derived): readonly Block[] {
+export function composeBeforeAfter(before: Assessment, after: Assessment): readonly Block[] {
   const { alignment, fates, fresh } = compareLooks(before, after);
   const earlier = sayLongDay(dayOf(before.inspection.job.scheduledFor));
   const count = (fate: Fate['fate']) => fates.filter((one) => one.fate === fate).length;
@@ -39,7 +41,7 @@ export function composeBeforeAfter(before: Derived, after: Derived): readonly Bl
       head: ['No. then', 'Found then', 'Where', 'Grade then', 'Now'],
       rows: fates.map((fate) => [
         String(fate.was.number),
-        FINDING_WORDS[fate.was.kind].name,
+        buyerWordsOf(fate.was.kind).name,
         sayPlace(fate.was, before.names),
         SEVERITY_WORDS[fate.was.severity],
         sayFate(fate),
@@ -49,7 +51,7 @@ export function composeBeforeAfter(before: Derived, after: Derived): readonly Bl
         `${count('gone')} of ${fates.length} are gone, ${count('there')} still there, ${count('unproven')} not proved.`,
         ...(fresh.length > 0
           ? [
-              `New since then: ${fresh.map((one) => `${FINDING_WORDS[one.kind].name.toLowerCase()} ${sayPlace(one, after.names)} (finding ${one.number})`).join('; ')}.`,
+              `New since then: ${fresh.map((one) => `${buyerWordsOf(one.kind).name.toLowerCase()} ${sayPlace(one, after.names)} (finding ${one.number})`).join('; ')}.`,
             ]
           : ['Nothing new was found.']),
         laid,

@@ -1,4 +1,4 @@
-import type { Action, Severity } from '../judge/grade';
+import type { Action, Severity } from '../catalogue/severity/grade';
 
 /** A report is a list of blocks, built once and printed by page and PDF alike. */
 export type Block =

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { type Holidays, NO_HOLIDAYS } from '../job/report-options';
+import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
 
 /** The day of an instant where the job is, by the offset written in it. */
 export function dayOf(instant: string): string {

@@ -1,29 +1,28 @@
-import type { Derived } from '../derive';
-import type { FindingKind } from '../judge/finding';
-import { cleanedEvery } from '../repair/futures/risks';
-import { sayYears } from '../repair/pick';
-import type { Plan } from '../repair/plans/plan';
-import type { Site } from '../repair/site';
-import { methodById } from '../repair/methods/index';
+import { buyerWordsOf, kindsWith } from '../catalogue/defects/kinds';
+import type { Assessment } from '../judge/assessment';
+import { cleanedEvery } from '../planning/futures/risks';
+import { methodById } from '../planning/methods/index';
+import { sayYears } from '../planning/pick';
+import type { Plan } from '../planning/plans/plan';
+import type { Site } from '../planning/site';
 import { inScope } from './in-scope';
-import { FINDING_WORDS } from './words';
-
-const COMES_BACK: readonly FindingKind[] = ['roots', 'grease', 'scale', 'mineral'];
 
 /** How to keep the line working, from what was found in it. */
-export function composeCare(derived: Derived, site: Site): string[] {
-  const findings = inScope(derived).filter(
+export function composeCare(assessment: Assessment, site: Site): string[] {
+  const findings = inScope(assessment).filter(
     ({ ourDoing, action }) => !ourDoing && action !== 'none',
   );
   const kinds = new Set(findings.map(({ kind }) => kind));
-  const rounds = COMES_BACK.filter((kind) => kinds.has(kind)).map((kind) => {
-    const years = Math.min(
-      ...findings
-        .filter((one) => one.kind === kind)
-        .map((one) => cleanedEvery(one, site.assumptions)),
-    );
-    return `Have the ${FINDING_WORDS[kind].name.toLowerCase()} cleaned out about every ${years === 1 ? 'year' : sayYears(years)}.`;
-  });
+  const rounds = kindsWith('clogs')
+    .filter((kind) => kinds.has(kind))
+    .map((kind) => {
+      const years = Math.min(
+        ...findings
+          .filter((one) => one.kind === kind)
+          .map((one) => cleanedEvery(one, site.assumptions)),
+      );
+      return `Have the ${buyerWordsOf(kind).name.toLowerCase()} cleaned out about every ${years === 1 ? 'year' : sayYears(years)}.`;
+    });
   const isOpen = site.wayIn === 'cleanout';
   return [
     ...rounds,

@@ -1,41 +1,37 @@
 import { roundTo } from '../base/numbers';
-import type { Segment } from '../lateral/segments';
-import type { Derived } from '../derive';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { materialOf } from '../catalogue/materials/kinds';
+import { zoneOf } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
-import { reportOptions } from '../job/settings';
-import { repairOf } from '../repair/repair';
+import type { LineNames } from '../lateral/line-names';
+import type { Segment } from '../lateral/segments';
+import { reportOptions } from '../model/job/settings';
+import { repairOf } from '../planning/repair';
 import type { Block, FindingBlock, Step } from './block';
-import { composeCare, composeQuestions } from './care';
-import { gradeSentences, sentencesOf } from './reading-grade';
-import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
-import { chooseStills } from './stills';
-import { type EditableText, layWording } from './wording';
-import { composeZones } from './zones';
 import { dayOf, sayDay, sayLongDay } from './calendar';
+import { composeCare, composeQuestions } from './care';
 import { composeCautions } from './cautions';
 import { describeFinding, explainFinding } from './describe';
 import { composeHeadline, composeLead, inOrderOfWork } from './headline';
 import { inScope } from './in-scope';
-import type { LineNames } from '../lateral/line-names';
-import { composeSound } from './sound';
-import { composeStops } from './stops';
-import { composeTold } from './told';
-import { composeWaysIn } from './ways-in';
-import { listUnsettled } from './unsettled';
 import { composeLimits } from './limits';
 import { composeMethod } from './method';
 import { sayPlace } from './place';
+import { gradeSentences, sentencesOf } from './reading-grade';
+import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { composeSound } from './sound';
 import { composeSteps } from './steps';
+import { chooseStills } from './stills';
+import { composeStops } from './stops';
 import { composeTerms } from './terms';
+import { composeTold } from './told';
+import { listUnsettled } from './unsettled';
+import { composeWaysIn } from './ways-in';
 import { sayWholeLine } from './whole-line';
-import {
-  ACTION_WORDS,
-  FINDING_WORDS,
-  MATERIAL_WORDS,
-  OVERALL_WORDS,
-  SEVERITY_WORDS,
-  ZONE_WORDS,
-} from './words';
+import { type EditableText, layWording } from './wording';
+import { ACTION_WORDS, OVERALL_WORDS, SEVERITY_WORDS } from './words';
+import { composeZones } from './zones';
 
 /** The buyer's report as one list of blocks, with the parts that the headless door prints. */
 export type Report = {
@@ -53,41 +49,41 @@ export type Report = {
 const FIRST_STEPS = 3;
 
 /** Composes the buyer's report. Every number in it is in the log or computed from it. */
-export function composeReport(derived: Derived): Report {
-  const repair = repairOf(derived);
-  const { inspection, settings } = derived;
+export function composeReport(assessment: Assessment): Report {
+  const repair = repairOf(assessment);
+  const { inspection, settings } = assessment;
   const options = reportOptions(settings);
   const wording = layWording(inspection.decisions);
-  const headline = composeHeadline(derived);
-  const limits = composeLimits(derived);
-  const steps = composeSteps(derived);
-  const { names } = derived;
-  const stills = chooseStills(derived);
+  const headline = composeHeadline(assessment);
+  const limits = composeLimits(assessment);
+  const steps = composeSteps(assessment);
+  const { names } = assessment;
+  const stills = chooseStills(assessment);
   const plan = planOfReport(repair);
   const cost = options.prices ? composeCost(repair) : null;
-  const zones = composeZones(derived);
+  const zones = composeZones(assessment);
   const questions = composeQuestions(plan);
   const remark = wording.say('remark', '');
   const rest = steps.slice(FIRST_STEPS).map(sayStep);
   const blocks: Block[] = [
-    composeMasthead(derived),
+    composeMasthead(assessment),
     {
       kind: 'headline',
       text: headline,
-      verdict: OVERALL_WORDS[derived.overall],
-      lead: wording.say('lead', composeLead(derived)),
-      pass: options.passLine && mayPass(derived) ? PASS_LINE : null,
+      verdict: OVERALL_WORDS[assessment.overall],
+      lead: wording.say('lead', composeLead(assessment)),
+      pass: options.passLine && mayPass(assessment) ? PASS_LINE : null,
     },
     {
       kind: 'section',
-      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${names.from(derived.lateral.lineId)}. The pipe is drawn larger than it is.`,
+      caption: `The pipe from the house to the city’s sewer (the lateral), cut open from the side. Feet are counted from ${names.from(assessment.lateral.lineId)}. The pipe is drawn larger than it is.`,
     },
-    ...composeStops(derived.stops, names),
+    ...composeStops(assessment.stops, names),
     { kind: 'steps', title: 'What to do first', steps: steps.slice(0, FIRST_STEPS) },
     ...(remark === ''
       ? []
       : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
-    ...inOrderOfWork(derived.findings).map((finding): FindingBlock => {
+    ...inOrderOfWork(assessment.findings).map((finding): FindingBlock => {
       const block = composeFinding(finding, names);
       const computed = block.sentences.join(' ');
       const text = wording.say(`finding:${finding.id}`, computed);
@@ -97,7 +93,7 @@ export function composeReport(derived: Derived): Report {
         remarks: [...block.remarks, ...(finding.courtesy ? [] : sayPlanOver(plan, finding))],
         price:
           options.prices && !finding.courtesy
-            ? priceOfFinding(plan, finding, derived.findings)
+            ? priceOfFinding(plan, finding, assessment.findings)
             : null,
         photoId: stills.find(({ photoId }) => finding.photoIds.includes(photoId))?.photoId ?? null,
       };
@@ -105,25 +101,29 @@ export function composeReport(derived: Derived): Report {
     {
       kind: 'columns',
       columns: [
-        { title: 'What was not found', items: composeSound(derived), ordered: false },
+        { title: 'What was not found', items: composeSound(assessment), ordered: false },
         { title: 'What we could not see', items: sayNothing(limits), ordered: false },
         rest.length > 0
           ? { title: 'And then', items: rest, ordered: false }
-          : { title: 'Upkeep and care', items: composeCare(derived, repair.site), ordered: false },
+          : {
+              title: 'Upkeep and care',
+              items: composeCare(assessment, repair.site),
+              ordered: false,
+            },
       ],
     },
     ...(cost ? [cost] : []),
     ...zones,
-    ...composeWhole(derived),
-    ...composePipeTables(derived),
-    ...composeWaysIn(derived),
-    ...composeTold(derived),
+    ...composeWhole(assessment),
+    ...composePipeTables(assessment),
+    ...composeWaysIn(assessment),
+    ...composeTold(assessment),
     ...(rest.length > 0
       ? [
           {
             kind: 'list',
             title: 'Upkeep and care',
-            items: composeCare(derived, repair.site),
+            items: composeCare(assessment, repair.site),
           } as const,
         ]
       : []),
@@ -133,8 +133,13 @@ export function composeReport(derived: Derived): Report {
     ...(stills.length > 0
       ? [{ kind: 'pictures', title: 'Pictures from the camera', pictures: stills } as const]
       : []),
-    { kind: 'list', title: 'How it was inspected', items: composeMethod(derived), isRecord: true },
-    { kind: 'list', title: 'Please note', items: composeCautions(derived) },
+    {
+      kind: 'list',
+      title: 'How it was inspected',
+      items: composeMethod(assessment),
+      isRecord: true,
+    },
+    { kind: 'list', title: 'Please note', items: composeCautions(assessment) },
   ];
   const terms = composeTerms(blocks);
   const whole: Block[] = [
@@ -153,7 +158,7 @@ export function composeReport(derived: Derived): Report {
 }
 
 /** Whose report it is, of what, and when the buyer must have decided. */
-function composeMasthead({ inspection: { job, property } }: Derived): Block {
+function composeMasthead({ inspection: { job, property } }: Assessment): Block {
   const endsOn = job.inspectionPeriodEndsOn;
   return {
     kind: 'masthead',
@@ -166,18 +171,18 @@ const PASS_LINE =
   'This sewer passes. All of it was seen, and nothing was found that asks for work.';
 
 /** Whether the line may be said to pass: nothing open, unseen or adverse. */
-export function mayPass(derived: Derived): boolean {
+export function mayPass(assessment: Assessment): boolean {
   return (
-    derived.overall === 'serviceable' &&
-    derived.completeness === 'whole' &&
-    derived.checks.every(({ level }) => level !== 'blocker') &&
-    listUnsettled(derived).length === 0 &&
-    inScope(derived).every(({ ourDoing, review }) => ourDoing || review?.verdict === 'dismissed')
+    assessment.overall === 'serviceable' &&
+    assessment.completeness === 'whole' &&
+    assessment.checks.every(({ level }) => level !== 'blocker') &&
+    listUnsettled(assessment).length === 0 &&
+    inScope(assessment).every(({ ourDoing, review }) => ourDoing || review?.verdict === 'dismissed')
   );
 }
 
 /** What each line is made of; where there are several, each says which it is and from where its feet count. */
-function composePipeTables({ lateral, branches, names }: Derived): Block[] {
+function composePipeTables({ lateral, branches, names }: Assessment): Block[] {
   return [lateral, ...branches].flatMap(({ lineId, segments }): Block[] =>
     segments.length === 0 && lineId !== lateral.lineId
       ? []
@@ -203,9 +208,9 @@ function sayPipe(segment: Segment): string[] {
     String(roundTo(fromFt, 1)),
     String(roundTo(toFt, 1)),
     material === 'unknown' && diameterIn === null
-      ? MATERIAL_WORDS[material]
-      : `${size}${MATERIAL_WORDS[material]}${doubt}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
-    zone ? ZONE_WORDS[zone] : 'not logged',
+      ? materialOf(material).buyerName
+      : `${size}${materialOf(material).buyerName}${doubt}${isBoreAssumed && diameterIn !== null ? ' (size assumed)' : ''}`,
+    zone ? zoneOf(zone).buyerName : 'not logged',
     segment.responsibleSide === 'owner' ? 'owner' : 'public',
     segment.age ? sayAge(segment.age.ageYears) : '–',
   ];
@@ -217,11 +222,11 @@ const sayAge = ({ from, to }: { readonly from: number; readonly to: number }) =>
     : `${Math.round(from)} to ${Math.round(to)}`;
 
 /** What is to be said of the line as a whole, where there is something. */
-function composeWhole(derived: Derived): Block[] {
+function composeWhole(assessment: Assessment): Block[] {
   const items = [
-    ...sayWholeLine(derived),
-    ...derived.remarks.map(({ text }) => text),
-    ...derived.advice.map(({ text }) => text),
+    ...sayWholeLine(assessment),
+    ...assessment.remarks.map(({ text }) => text),
+    ...assessment.advice.map(({ text }) => text),
   ];
   return items.length > 0 ? [{ kind: 'list', title: 'The line as a whole', items }] : [];
 }
@@ -238,7 +243,7 @@ function composeFinding(
   finding: Finding,
   names: LineNames,
 ): Omit<FindingBlock, 'price' | 'photoId'> {
-  const { name, trade } = FINDING_WORDS[finding.kind];
+  const { name, trade } = buyerWordsOf(finding.kind);
   const isPlain = name.toLowerCase().includes(trade.toLowerCase());
   const severity = SEVERITY_WORDS[finding.severity];
   const place = sayPlace(finding, names);

@@ -1,18 +1,19 @@
-import { methodById } from '../repair/methods/index';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
 import { totalFt } from '../base/interval';
-import { derive, type Derived } from '../derive';
-import type { Inspection } from '../job/inspection';
-import { sayRange } from '../repair/money';
-import { repairOf } from '../repair/repair';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import type { Assessment } from '../judge/assessment';
+import type { Inspection } from '../model/job/inspection';
+import { methodById } from '../planning/methods/index';
+import { sayRange } from '../planning/money';
+import { repairOf } from '../planning/repair';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
 import { anyScopedLine } from '../testing/scoped-line';
 import type { Block, FindingBlock, HeadlineBlock, ListBlock, TableBlock } from './block';
 import { composeReport, mayPass } from './compose';
 import { composeDocuments } from './documents';
 import { planOfReport, sayWork } from './report-plan';
-import { FINDING_WORDS } from './words';
 
 const of = <K extends Block['kind']>(blocks: readonly Block[], kind: K) =>
   blocks.filter((block): block is Extract<Block, { kind: K }> => block.kind === kind);
@@ -23,10 +24,10 @@ const listOf = (blocks: readonly Block[], title: string): ListBlock | undefined 
 
 /** Everything that one block says is held against what the others, and the log, say. */
 function expectNoContradiction(inspection: Inspection): void {
-  const derived: Derived = derive(inspection);
-  const report = composeReport(derived);
-  const { buyer, agent, contractor } = composeDocuments(derived, report);
-  const repair = repairOf(derived);
+  const assessment: Assessment = assess(inspection);
+  const report = composeReport(assessment);
+  const { buyer, agent, contractor } = composeDocuments(assessment, report);
+  const repair = repairOf(assessment);
   const plan = planOfReport(repair);
   const found: FindingBlock[] = of(buyer, 'finding');
   const [headline] = of(buyer, 'headline') as [HeadlineBlock];
@@ -34,19 +35,19 @@ function expectNoContradiction(inspection: Inspection): void {
   // Absences: nothing that is found, suspected or open is called absent.
   const columns = of(buyer, 'columns')[0]!.columns;
   const absent = columns.find(({ title }) => title === 'What was not found')!.items.join(' ');
-  for (const kind of derived.absences) {
-    expect(derived.findings.map((one) => one.kind)).not.toContain(kind);
-    expect(found.some(({ title }) => title.startsWith(FINDING_WORDS[kind].name))).toBe(false);
+  for (const kind of assessment.absences) {
+    expect(assessment.findings.map((one) => one.kind)).not.toContain(kind);
+    expect(found.some(({ title }) => title.startsWith(buyerWordsOf(kind).name))).toBe(false);
   }
-  for (const finding of derived.findings)
-    expect(absent).not.toMatch(new RegExp(`\\b${FINDING_WORDS[finding.kind].plural}\\b`));
-  for (const { defect } of derived.suspicions)
-    expect(absent).not.toMatch(new RegExp(`\\b${FINDING_WORDS[defect].plural}\\b`));
+  for (const finding of assessment.findings)
+    expect(absent).not.toMatch(new RegExp(`\\b${buyerWordsOf(finding.kind).plural}\\b`));
+  for (const { defect } of assessment.suspicions)
+    expect(absent).not.toMatch(new RegExp(`\\b${buyerWordsOf(defect).plural}\\b`));
 
   // Verdict.
-  const inScope = derived.findings.filter(({ courtesy }) => !courtesy);
+  const inScope = assessment.findings.filter(({ courtesy }) => !courtesy);
   const calls = (action: string) => inScope.some((one) => one.action === action);
-  if (derived.overall === 'serviceable') {
+  if (assessment.overall === 'serviceable') {
     expect(['urgent', 'repair', 'look-again', 'upkeep'].some(calls)).toBe(false);
   }
   if (/No work is needed/.test(headline.text))
@@ -68,18 +69,19 @@ function expectNoContradiction(inspection: Inspection): void {
     ];
     expect(headline.text).toContain(`Repair ${words[count]} spot`);
   }
-  if (headline.pass !== null) expect(mayPass(derived)).toBe(true);
+  if (headline.pass !== null) expect(mayPass(assessment)).toBe(true);
 
   // Prices: none before a look, none for a courtesy, totals of one plan everywhere.
   for (const { action, price } of found) if (action === 'look-again') expect(price).toBeNull();
-  for (const { id, action } of derived.findings)
+  for (const { id, action } of assessment.findings)
     if (action === 'look-again')
       expect(
         plan.works.filter(
           ({ cures }) =>
             cures.includes(id) &&
             !cures.some(
-              (other) => derived.findings.find((one) => one.id === other)!.action !== 'look-again',
+              (other) =>
+                assessment.findings.find((one) => one.id === other)!.action !== 'look-again',
             ),
         ),
       ).toEqual([]);
@@ -104,29 +106,32 @@ function expectNoContradiction(inspection: Inspection): void {
   }
 
   // Lengths: the headline, the words under it and the parts agree with what was reached.
-  const reachedFt = Math.round(totalFt(derived.lateral.reached));
+  const reachedFt = Math.round(totalFt(assessment.lateral.reached));
   const all = /All (\d+) (?:feet|foot)/.exec(headline.text);
   if (all) {
     expect(Number(all[1])).toBe(reachedFt);
     expect(headline.lead).toContain(`We saw all ${reachedFt} f`);
-    expect(derived.completeness).toBe('whole');
+    expect(assessment.completeness).toBe('whole');
   }
   const parts = tableOf(buyer, /^Part by part/);
   if (parts) {
     const long = parts.rows.reduce((sum, [from, to]) => sum + Number(to) - Number(from), 0);
-    const segments = derived.lateral.segments.reduce((sum, one) => sum + one.toFt - one.fromFt, 0);
+    const segments = assessment.lateral.segments.reduce(
+      (sum, one) => sum + one.toFt - one.fromFt,
+      0,
+    );
     expect(Math.abs(long - segments)).toBeLessThan(0.3 + 0.1 * parts.rows.length);
     // "Nothing found" stands over no finding.
     for (const [from, to, , grade] of parts.rows)
       if (grade === 'Nothing found')
-        for (const { span, placed, lineId, ourDoing } of derived.findings)
-          if (placed && !ourDoing && lineId === derived.lateral.lineId)
+        for (const { span, placed, lineId, ourDoing } of assessment.findings)
+          if (placed && !ourDoing && lineId === assessment.lateral.lineId)
             expect(span.fromFt >= Number(to) - 0.06 || span.toFt <= Number(from) + 0.06).toBe(true);
   }
 
   // Footages: each title has the finding's own.
   for (const block of found) {
-    const finding = derived.findings.find(({ id }) => id === block.id)!;
+    const finding = assessment.findings.find(({ id }) => id === block.id)!;
     expect(block.number).toBe(finding.number);
     if (!finding.placed) continue;
     const numbers = (/(?:at |, )(\d+)(?: to (\d+))? ft/.exec(block.title) ?? [])

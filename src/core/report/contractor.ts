@@ -1,23 +1,25 @@
 import { roundTo, sayFt, sayList } from '../base/numbers';
-import type { Derived } from '../derive';
-import { labelOf } from '../job/labels';
+import { accessOf } from '../catalogue/access/kinds';
+import { nameFinding } from '../catalogue/defects/kinds';
+import { nameMaterial } from '../catalogue/materials/kinds';
+import { nameZone } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 import { listCleanouts } from '../lateral/cleanouts';
-import { nameFinding, nameMaterial, nameZone } from '../log/say-entry';
-import { composeStops } from './stops';
-import { cautionsOfPlan } from '../repair/cautions';
-import { PLAN_NAMES } from '../repair/pick';
-import type { Plan } from '../repair/plans/plan';
-import { requestSheetOf } from '../repair/request';
-import type { Site } from '../repair/site';
+import { labelOf } from '../model/job/labels';
+import { cautionsOfPlan } from '../planning/cautions';
+import { PLAN_NAMES } from '../planning/pick';
+import type { Plan } from '../planning/plans/plan';
+import { requestSheetOf } from '../planning/request';
+import type { Site } from '../planning/site';
 import type { Block } from './block';
 import { dayOf, sayLongDay } from './calendar';
-import { ACCESS_WORDS } from './words';
+import { composeStops } from './stops';
 
 const span = (fromFt: number, toFt: number) =>
   sayFt(fromFt) === sayFt(toFt) ? sayFt(fromFt) : `${sayFt(fromFt)} to ${sayFt(toFt)}`;
 
 /** What the contractor can get a tool in by, and where the feet begin. */
-function accessRows({ inspection, lateral, branches, names }: Derived): string[][] {
+function accessRows({ inspection, lateral, branches, names }: Assessment): string[][] {
   const lines = [lateral, ...branches];
   const placed = lines.flatMap(({ lineId, axes }) =>
     axes.map(({ run, originFt }) => ({ accessId: run.accessPointId, lineId, originFt })),
@@ -28,7 +30,7 @@ function accessRows({ inspection, lateral, branches, names }: Derived): string[]
     return [
       labelOf(access),
       at === undefined ? '–' : `${sayFt(at.originFt)}${names.on(at.lineId)}`,
-      `${diameterIn} in ${ACCESS_WORDS[kind]}`,
+      `${diameterIn} in ${accessOf(kind).buyerName}`,
       [place, usable ? null : `not usable${obstacle ? `: ${obstacle}` : ''}`]
         .filter(Boolean)
         .join(', '),
@@ -71,9 +73,13 @@ function accessRows({ inspection, lateral, branches, names }: Derived): string[]
  * marks, bores, materials and quantities, how a tool gets in, what to take care of, and how the work will
  * be proved. It has no prices: the contractor brings those.
  */
-export function composeContractorSheet(derived: Derived, site: Site, plan: Plan): readonly Block[] {
-  const { job, property } = derived.inspection;
-  const { names, lateral, branches } = derived;
+export function composeContractorSheet(
+  assessment: Assessment,
+  site: Site,
+  plan: Plan,
+): readonly Block[] {
+  const { job, property } = assessment.inspection;
+  const { names, lateral, branches } = assessment;
   const lines = [lateral, ...branches];
   const feet = (lineId: string, fromFt: number, toFt: number) =>
     `${span(fromFt, toFt)}${names.on(lineId)}`;
@@ -88,7 +94,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
       by,
     ]);
   const planned = new Set(plan.works.flatMap(({ cures, holds }) => [...cures, ...holds]));
-  const found = derived.findings.filter(
+  const found = assessment.findings.filter(
     (finding) =>
       finding.placed &&
       !finding.courtesy &&
@@ -110,7 +116,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
       pass: null,
       lead: `Feet are counted along the pipe ${names.isOne ? `from ${names.from(lateral.lineId)}` : sayList(lines.map(({ lineId }) => `of the ${names.nameOf(lineId)} from ${names.from(lineId)}`))}, downstream; upstream they are negative. Depths are to the camera head unless they are said to be assumed.`,
     },
-    ...composeStops(derived.stops, names),
+    ...composeStops(assessment.stops, names),
     {
       kind: 'section',
       caption: 'The line cut open from the side, with the findings by their numbers.',
@@ -170,7 +176,7 @@ export function composeContractorSheet(derived: Derived, site: Site, plan: Plan)
       kind: 'table',
       title: 'Ways in for tools',
       head: ['Access', 'At, ft', 'What', 'Where'],
-      rows: accessRows(derived),
+      rows: accessRows(assessment),
       numeric: [1],
     },
     ...(sheet.ask.length > 0

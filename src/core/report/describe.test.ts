@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { DEFECTS, type DefectKind } from '../log/vocabulary';
-import { derivedFrom, type Said } from '../testing/build';
-import { composeReport } from './compose';
-import { describeFinding, explainFinding, sayFeet } from './describe';
+import { type DefectKind, DEFECTS } from '../catalogue/defects/index';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { sayFeet } from '../catalogue/say-size';
 import { sayStation, sayStretch } from '../lateral/say-place';
-import { FINDING_WORDS } from './words';
+import { assessmentOf, type Said } from '../testing/build';
+import { composeReport } from './compose';
+import { describeFinding, explainFinding } from './describe';
 
 const finding = (defect: DefectKind, more: Record<string, unknown> = {}, before: Said[] = []) =>
-  derivedFrom([...before, { kind: 'defect', defect, readingFt: 30, ...more }]).findings[0]!;
+  assessmentOf([...before, { kind: 'defect', defect, readingFt: 30, ...more }]).findings[0]!;
 const adviceOn = ({ advice }: ReturnType<typeof finding>) =>
   advice.map(({ text }) => text).join(' ');
 const said = (defect: DefectKind, more: Record<string, unknown> = {}) =>
@@ -73,7 +74,7 @@ describe('what was seen, in the buyer’s words', () => {
     '%s has a name, a sentence, a meaning and advice, each a whole sentence',
     (kind) => {
       const one = finding(kind);
-      expect(FINDING_WORDS[kind].name.length).toBeGreaterThan(3);
+      expect(buyerWordsOf(kind).name.length).toBeGreaterThan(3);
       for (const text of [describeFinding(one), ...explainFinding(one), adviceOn(one)]) {
         expect(text).toMatch(/^[A-Z].*\.$/);
         expect(text).not.toMatch(/ {2}|\.\.|undefined|null/);
@@ -111,7 +112,7 @@ describe('places', () => {
 });
 
 describe('limits', () => {
-  const limits = (...log: Said[]) => composeReport(derivedFrom(log)).limits.join('\n');
+  const limits = (...log: Said[]) => composeReport(assessmentOf(log)).limits.join('\n');
   it.each<[string, string, RegExp]>([
     [
       'a hidden stretch and why',

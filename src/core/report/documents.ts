@@ -1,7 +1,7 @@
 import { plainData } from '../base/plain-text';
-import type { Derived } from '../derive';
-import { reportOptions } from '../job/settings';
-import { repairOf } from '../repair/repair';
+import type { Assessment } from '../judge/assessment';
+import { reportOptions } from '../model/job/settings';
+import { repairOf } from '../planning/repair';
 import { composeAgentPage } from './agent';
 import type { Block } from './block';
 import { composeReport, type Report } from './compose';
@@ -22,14 +22,14 @@ export type Documents = Readonly<Record<Reader, readonly Block[]>>;
 
 /** The three documents of one job, from one computation: none can contradict another. */
 export function composeDocuments(
-  derived: Derived,
-  report: Report = composeReport(derived),
+  assessment: Assessment,
+  report: Report = composeReport(assessment),
 ): Documents {
-  const repair = repairOf(derived);
+  const repair = repairOf(assessment);
   // What somebody typed may hide what turns Chert's own words round: it is shown.
   return plainData({
     buyer: report.blocks,
-    agent: composeAgentPage(report, repair, reportOptions(derived.settings).prices),
-    contractor: composeContractorSheet(derived, repair.site, planOfReport(repair)),
+    agent: composeAgentPage(report, repair, reportOptions(assessment.settings).prices),
+    contractor: composeContractorSheet(assessment, repair.site, planOfReport(repair)),
   });
 }

@@ -1,5 +1,5 @@
 import { plainData } from '../base/plain-text';
-import type { Derived } from '../derive';
+import type { Assessment } from '../judge/assessment';
 import { buildSection, type Section } from '../section/build';
 import { type SectionRow, tabulateSection } from '../section/table';
 import { compareReports } from './amend';
@@ -31,11 +31,11 @@ export type Frozen = {
 const bare = ({ width, height, primitives }: Section): Drawn => ({ width, height, primitives });
 
 /** Draws the Section in the sizes in which a report shows it. */
-export function drawForReport(derived: Derived): Drawings {
+export function drawForReport(assessment: Assessment): Drawings {
   return {
-    wide: bare(buildSection(derived, { width: 820, height: 232 })),
-    narrow: bare(buildSection(derived, { width: 460, height: 232 })),
-    paper: bare(buildSection(derived, { width: 760, height: 232 })),
+    wide: bare(buildSection(assessment, { width: 820, height: 232 })),
+    narrow: bare(buildSection(assessment, { width: 460, height: 232 })),
+    paper: bare(buildSection(assessment, { width: 760, height: 232 })),
   };
 }
 
@@ -56,10 +56,10 @@ const withChanges = (blocks: readonly Block[], changes: Block | null): readonly 
   changes === null ? blocks : [...blocks.slice(0, 2), changes, ...blocks.slice(2)];
 
 /** Freezes a report: what is read later is this, whatever becomes of the job. */
-export function freezeReport(derived: Derived, issuing: Issuing): Frozen {
+export function freezeReport(assessment: Assessment, issuing: Issuing): Frozen {
   const { number, issuedAt, reason, before, stills, more = [] } = issuing;
-  const report = composeReport(derived);
-  const documents = composeDocuments(derived, report);
+  const report = composeReport(assessment);
+  const documents = composeDocuments(assessment, report);
   const buyer = [...documents.buyer, ...more];
   const changes: Block | null =
     before === null
@@ -78,7 +78,7 @@ export function freezeReport(derived: Derived, issuing: Issuing): Frozen {
     version: 1,
     number,
     issuedAt,
-    title: derived.inspection.job.title,
+    title: assessment.inspection.job.title,
     headline: report.headline,
     readsAtGrade: report.readsAtGrade,
     documents: {
@@ -86,8 +86,8 @@ export function freezeReport(derived: Derived, issuing: Issuing): Frozen {
       agent: withChanges(documents.agent, changes),
       contractor: documents.contractor,
     },
-    drawings: drawForReport(derived),
-    rows: tabulateSection(derived),
+    drawings: drawForReport(assessment),
+    rows: tabulateSection(assessment),
     stills,
   });
 }

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import type { Inspection } from '../job/inspection';
-import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
+import type { Inspection } from '../model/job/inspection';
 import { feature, of, paper, wordsOf, zone } from '../testing/barely-said';
+import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../testing/build';
 import { defect } from '../testing/rules';
 import { composeReport } from './compose';
 import { composeDocuments } from './documents';
 
 describe('stops', () => {
   it('claim no pipe that nobody called', () => {
-    const derived = of([
+    const assessment = of([
       {
         kind: 'material',
         side: 'far',
@@ -19,10 +19,10 @@ describe('stops', () => {
         readingFt: 30,
       },
     ]);
-    const text = paper(derived);
+    const text = paper(assessment);
     expect(text).toContain('may be asbestos cement. Until somebody knows');
     expect(text).not.toContain('is asbestos cement');
-    expect(derived.stops).toHaveLength(1);
+    expect(assessment.stops).toHaveLength(1);
   });
 
   const gas = defect('utility-crossing', { readingFt: 10 });
@@ -32,7 +32,7 @@ describe('stops', () => {
     decisions,
   });
   const evidenceFor = (number: number) => {
-    const finding = derive(inspection([])).findings.find((one) => one.number === number)!;
+    const finding = assess(inspection([])).findings.find((one) => one.number === number)!;
     return { findingId: finding.id, entries: [{ runId: 'R1', entryId: finding.entryIds[0]! }] };
   };
   it.each(['none', 'override', 'dismiss', 'join'])('outlive the inspector’s word: %s', (how) => {
@@ -72,16 +72,16 @@ describe('stops', () => {
         },
       ],
     }[how] as Inspection['decisions'];
-    const derived = derive(inspection(said));
-    expect(derived.stops.map(({ id }) => id)).toEqual(['utility']);
-    const cut = derived.findings.find(({ kind }) => kind === 'roots');
+    const assessment = assess(inspection(said));
+    expect(assessment.stops.map(({ id }) => id)).toEqual(['utility']);
+    const cut = assessment.findings.find(({ kind }) => kind === 'roots');
     if (cut) expect(cut.advice[0]!.text).toContain('Nothing may cut, jet or scrape this line');
-    for (const blocks of Object.values(composeDocuments(derived)))
+    for (const blocks of Object.values(composeDocuments(assessment)))
       expect(JSON.stringify(blocks)).toContain('Nothing may cut, jet or scrape this line');
   });
 
   it('stand beside no advice against them, and nobody quotes for another’s utility', () => {
-    const said = composeReport(derive(inspection([])));
+    const said = composeReport(assess(inspection([])));
     const words = JSON.stringify(said.blocks);
     expect(words).toContain('Once the utility is dealt with, have the roots cut or jetted.');
     expect(said.steps.map(({ text }) => text)).toEqual([
@@ -111,7 +111,7 @@ describe('stops', () => {
 
 describe('facts that had no place', () => {
   it('are told as told, and have their say', () => {
-    const derived = of(
+    const assessment = of(
       [{ kind: 'material', side: 'far', material: 'concrete', diameterIn: 6, readingFt: 30 }],
       {
         job: {
@@ -122,7 +122,7 @@ describe('facts that had no place', () => {
         property: { history: [{ on: '2024-05', what: 'backup', note: 'twice in spring' }] },
       },
     );
-    const text = wordsOf(derived);
+    const text = wordsOf(assessment);
     expect(text).toContain('The complaint: “the tub gurgles”');
     expect(text).toContain('twice in spring');
     expect(text).toContain('A local rule speaks of this pipe: Concrete laterals are refused.');
@@ -148,49 +148,49 @@ describe('facts that had no place', () => {
   });
 
   it('a cleanout found from inside is a way in, and stands in report and sheet', () => {
-    const derived = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], {
+    const assessment = of([feature('cleanout', 40), defect('grease', { extentRatio: 0.3 })], {
       access: { kind: 'roof-vent' },
     });
-    const text = paper(derived);
+    const text = paper(assessment);
     expect(text).not.toContain('Have a cleanout fitted');
     expect(text).toContain('The cleanout found from inside');
     expect(text).toContain('found from inside the pipe');
   });
 
   it('a locate confirms a place without a depth, and its words are printed', () => {
-    const derived = of([
+    const assessment = of([
       zone('yard', 0),
       defect('break', { form: 'invert-missing' }),
       { kind: 'locate', readingFt: 30, mark: 'a stake', reference: '4 ft from the gate' },
     ]);
-    const text = paper(derived);
+    const text = paper(assessment);
     expect(text).toContain('marked a stake, 4 ft from the gate');
     expect(text).toContain('depth not measured');
   });
 
   it('the tree over the roots is named, and running its fixture proves a source', () => {
-    const derived = of([
+    const assessment = of([
       { kind: 'surface', what: 'tree', readingFt: 31 },
       defect('roots', { extentRatio: 0.2 }),
       feature('tee', 44, { serves: 'kitchen' }),
       defect('grease', { extentRatio: 0.2, readingFt: 45 }),
       { kind: 'flow-test', fixture: 'kitchen', result: 'clears' },
     ]);
-    const because = JSON.stringify(derived.findings.map((one) => one.because));
-    expect(wordsOf(derived)).toContain(
+    const because = JSON.stringify(assessment.findings.map((one) => one.because));
+    expect(wordsOf(assessment)).toContain(
       'The tree over the line at 31 ft is the likely source: weigh taking it out',
     );
     expect(because).toContain('running the kitchen showed that it comes in there');
-    expect(derived.questions.map(({ rule }) => rule)).not.toContain('deposit-below-tee');
+    expect(assessment.questions.map(({ rule }) => rule)).not.toContain('deposit-below-tee');
   });
 
   it('our own debris is nobody’s fault', () => {
-    const derived = of([
+    const assessment = of([
       defect('debris', { ourDoing: true, at: minute(2) }),
       { kind: 'flow-test', fixture: 'tub', result: 'backs-up', at: minute(9) },
     ]);
-    expect(derived.overall).toBe('inconclusive');
-    expect(wordsOf(derived)).toContain('Our own head had moved debris');
-    expect(derived.questions.map(({ text }) => text).join()).toContain('Where the debris went');
+    expect(assessment.overall).toBe('inconclusive');
+    expect(wordsOf(assessment)).toContain('Our own head had moved debris');
+    expect(assessment.questions.map(({ text }) => text).join()).toContain('Where the debris went');
   });
 });

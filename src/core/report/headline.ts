@@ -1,14 +1,18 @@
 import { totalFt } from '../base/interval';
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
-import { inScope } from './in-scope';
-import { failedOutside, listUnsettled } from './unsettled';
-import type { AccessPoint } from '../job/access-point';
+import { accessOf } from '../catalogue/access/kinds';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { sayFeet } from '../catalogue/say-size';
+import { zoneOf } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
-import { describeFinding, sayFeet } from './describe';
-import { ACCESS_WORDS, FINDING_WORDS, END_WORDS, ZONE_WORDS } from './words';
+import type { AccessPoint } from '../model/job/access-point';
+import { describeFinding } from './describe';
+import { inScope } from './in-scope';
 import { sayPipeAbove, sayPlace } from './place';
+import { failedOutside, listUnsettled } from './unsettled';
+import { END_WORDS } from './words';
 
 const COUNTS = [
   'no',
@@ -35,30 +39,30 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const NAMED_IN_HEADLINE = 2;
 
 /** "The sewer works", as far as that can be said: never more than what is settled. */
-function sayWorks(derived: Derived, rest: string): string {
-  const open = listUnsettled(derived);
+function sayWorks(assessment: Assessment, rest: string): string {
+  const open = listUnsettled(assessment);
   if (open.length === 0) return `The sewer works. ${rest}`;
   const named = open.slice(0, NAMED_IN_HEADLINE).join('; ');
   const more = open.length > NAMED_IN_HEADLINE ? '; and more, named below' : '';
   return `What was seen of the sewer works, but not all is settled: ${named}${more}.`;
 }
 
-function sayVerdict(derived: Derived): string {
-  const findings = inScope(derived);
+function sayVerdict(assessment: Assessment): string {
+  const findings = inScope(assessment);
   const withAction = (action: Finding['action']) =>
     findings.filter((finding) => finding.action === action);
-  switch (derived.overall) {
+  switch (assessment.overall) {
     case 'not-serviceable': {
       const [first] = withAction('urgent');
       return first
-        ? `Act now: ${FINDING_WORDS[first.kind].name.toLowerCase()} ${sayPlace(first, derived.names)}.`
+        ? `Act now: ${buyerWordsOf(first.kind).name.toLowerCase()} ${sayPlace(first, assessment.names)}.`
         : 'Act now: water backed up when a fixture was run.';
     }
     case 'repair-needed': {
       const count = withAction('repair').length;
       const spots = count === 1 ? 'one spot' : `${sayCount(count)} spots`;
-      return derived.inspection.job.purpose === undefined ||
-        derived.inspection.job.purpose === 'purchase'
+      return assessment.inspection.job.purpose === undefined ||
+        assessment.inspection.job.purpose === 'purchase'
         ? `Repair ${spots} before you close.`
         : `Repair ${spots}.`;
     }
@@ -67,20 +71,20 @@ function sayVerdict(derived: Derived): string {
         ? 'Have it looked at again before you decide.'
         : 'This sewer cannot be judged yet.';
     case 'serviceable-with-upkeep':
-      return sayWorks(derived, 'Plan on upkeep.');
+      return sayWorks(assessment, 'Plan on upkeep.');
     case 'serviceable':
-      return sayWorks(derived, 'No work is needed now.');
+      return sayWorks(assessment, 'No work is needed now.');
   }
 }
 
 /** How much of the line was seen. What stands under water was passed, and its bottom was not seen. */
-function sayCompleteness(derived: Derived): string {
-  const { coverage, reached, reachedMain, terminus, axes } = derived.lateral;
+function sayCompleteness(assessment: Assessment): string {
+  const { coverage, reached, reachedMain, terminus, axes } = assessment.lateral;
   if (axes.length === 0) return 'Nothing of it has been seen yet.';
   const { obscuredFt, unreachedFt, upper } = coverage;
-  if (derived.completeness === 'whole') {
+  if (assessment.completeness === 'whole') {
     const from = upper === null || upper.state === 'seen' ? '' : ` from ${upper.from}`;
-    const wetFt = poolFt(derived);
+    const wetFt = poolFt(assessment);
     const all = `All ${sayFeet(totalFt(reached))}${from} were seen`;
     return wetFt >= 0.5
       ? `${all}, but for the bottom of ${sayFeet(wetFt)} under water.`
@@ -103,7 +107,7 @@ function sayCompleteness(derived: Derived): string {
 }
 
 /** Feet of the house line whose bottom lies under standing water. */
-function poolFt({ findings, lateral }: Derived): number {
+function poolFt({ findings, lateral }: Assessment): number {
   return totalFt(
     findings
       .filter(
@@ -125,11 +129,11 @@ function capitalFeet(valueFt: number): string {
 }
 
 /** The headline: what to do, and how much of the line was seen. It always says both. */
-export function composeHeadline(derived: Derived): string {
-  const outside = failedOutside(derived);
+export function composeHeadline(assessment: Assessment): string {
+  const outside = failedOutside(assessment);
   const courtesy =
     outside.length === 0 ? [] : [`Outside what was asked for: ${outside.join('; ')}.`];
-  return [sayVerdict(derived), sayCompleteness(derived), ...courtesy].join(' ');
+  return [sayVerdict(assessment), sayCompleteness(assessment), ...courtesy].join(' ');
 }
 
 /** Openings that are named well enough by what they are. */
@@ -137,13 +141,13 @@ const NAMED_BY_KIND: readonly AccessPoint['kind'][] = ['roof-vent', 'pulled-toil
 
 /** An access point for the buyer: "the cleanout in the yard". */
 function sayOpening({ kind, zone }: AccessPoint): string {
-  const name = `the ${ACCESS_WORDS[kind]}`;
-  return NAMED_BY_KIND.includes(kind) ? name : `${name} in the ${ZONE_WORDS[zone]}`;
+  const name = `the ${accessOf(kind).buyerName}`;
+  return NAMED_BY_KIND.includes(kind) ? name : `${name} in the ${zoneOf(zone).buyerName}`;
 }
 
 /** Two sentences under the headline: from where to where, and the worst of it. */
-export function composeLead(derived: Derived): string {
-  const { lateral, inspection } = derived;
+export function composeLead(assessment: Assessment): string {
+  const { lateral, inspection } = assessment;
   const axis = lateral.axes.find(({ originFt }) => originFt === 0) ?? lateral.axes[0];
   if (!axis) return 'No camera run has been logged for this job.';
   const access = inspection.accessPoints.find(({ id }) => id === axis.run.accessPointId);
@@ -154,15 +158,15 @@ export function composeLead(derived: Derived): string {
   const end = lateral.terminus;
   const unsure = end && endsLine(end.kind) && end.confirmedBy === 'none' ? ' (not confirmed)' : '';
   const to = end ? `, to ${END_WORDS[end.kind]}${unsure}` : '';
-  const isWhole = derived.completeness === 'whole';
+  const isWhole = assessment.completeness === 'whole';
   const saw = isWhole
     ? `We saw all ${sayFeet(reachedFt)}, from ${opening}${to}.`
     : of
       ? `We saw ${roundTo(lateral.coverage.clearFt, 0)}${of}, from ${opening}${to}.`
       : `We saw ${sayFeet(lateral.coverage.clearFt)}, from ${opening}${to}.`;
-  const worst = inOrderOfWork(inScope(derived)).find(({ severity }) => severity !== 'slight');
+  const worst = inOrderOfWork(inScope(assessment)).find(({ severity }) => severity !== 'slight');
   if (!worst) return saw;
-  const place = sayPlace(worst, derived.names);
+  const place = sayPlace(worst, assessment.names);
   return `${saw} The main point is ${place}: ${lower(describeFinding(worst))}`;
 }
 

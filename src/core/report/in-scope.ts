@@ -1,7 +1,7 @@
-import type { Derived } from '../derive';
+import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 
 /** The findings that the verdict rests on: in the agreed scope. */
-export function inScope(derived: Pick<Derived, 'findings'>): Finding[] {
-  return derived.findings.filter(({ courtesy }) => !courtesy);
+export function inScope(assessment: Pick<Assessment, 'findings'>): Finding[] {
+  return assessment.findings.filter(({ courtesy }) => !courtesy);
 }

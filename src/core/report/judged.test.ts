@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import type { Decision, Inspection } from '../job/inspection';
+import { assess } from '../assess';
 import { evidenceOf } from '../judge/decide';
+import type { Decision, Inspection } from '../model/job/inspection';
 import { CLAY, type Said } from '../testing/build';
 import { defect, line, lineIn, pool } from '../testing/rules';
 import { composeReport } from './compose';
 
-const textOf = (inspection: Inspection) => JSON.stringify(composeReport(derive(inspection)).blocks);
+const textOf = (inspection: Inspection) => JSON.stringify(composeReport(assess(inspection)).blocks);
 const gap = defect('gap', { gapIn: 2 });
 const withDecision = (inspection: Inspection, more: Partial<Decision> & { kind: string }) => {
-  const finding = derive(inspection).findings[0]!;
+  const finding = assess(inspection).findings[0]!;
   const decision = {
     id: 'D',
     reason: 'seen on the big screen',
@@ -46,7 +46,7 @@ describe('the report of what was judged', () => {
 
   it('says why a dismissed finding calls for nothing, and no longer asks to repair it', () => {
     const dismissed = withDecision(line([gap]), { kind: 'review-finding', verdict: 'dismissed' });
-    const { headline } = composeReport(derive(dismissed));
+    const { headline } = composeReport(assess(dismissed));
     expect(headline).toContain('No work is needed now.');
     expect(textOf(dismissed)).toContain('the inspector dismissed it: seen on the big screen');
   });
@@ -79,9 +79,9 @@ describe('the report of what was judged', () => {
       open: [],
     };
     const open = { ...line([{ kind: 'flag', readingFt: 20 }]), decisions: [left] };
-    expect(composeReport(derive(open)).limits.join(' ')).toContain('The reason given: dusk fell.');
+    expect(composeReport(assess(open)).limits.join(' ')).toContain('The reason given: dusk fell.');
     expect(
-      composeReport(derive({ ...line([]), decisions: [left] })).limits.join(' '),
+      composeReport(assess({ ...line([]), decisions: [left] })).limits.join(' '),
     ).not.toContain('dusk');
   });
 

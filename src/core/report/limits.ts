@@ -1,22 +1,22 @@
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
-import { lastLimits } from '../job/report-words';
-import { lastLeaving } from '../job/rulings';
-import type { Lateral } from '../lateral/lateral';
-import { endsLine } from '../lateral/terminus';
+import { sayFeet } from '../catalogue/say-size';
+import type { Assessment } from '../judge/assessment';
 import { isTooObscured } from '../judge/verdict';
-import { sayFeet } from './describe';
+import type { Lateral } from '../lateral/lateral';
 import { sayOnLine } from '../lateral/say-place';
+import { endsLine } from '../lateral/terminus';
+import { lastLimits } from '../model/job/report-words';
+import { lastLeaving } from '../model/job/rulings';
 import { listUnsettled } from './unsettled';
 import { END_WORDS, UNSEEN_WORDS } from './words';
 
 /** What nobody could see or settle, each in a sentence. Unseen is a finding, never "satisfactory". */
-export function composeLimits(derived: Derived): string[] {
-  const { inspection } = derived;
-  const lines = [derived.lateral, ...derived.branches];
+export function composeLimits(assessment: Assessment): string[] {
+  const { inspection } = assessment;
+  const lines = [assessment.lateral, ...assessment.branches];
   return [
-    ...lines.flatMap((lateral) => limitsOfLine(derived, lateral)),
-    ...listUnsettled(derived).map((point) => `Not settled: ${point}.`),
+    ...lines.flatMap((lateral) => limitsOfLine(assessment, lateral)),
+    ...listUnsettled(assessment).map((point) => `Not settled: ${point}.`),
     ...(inspection.job.scope === 'lateral'
       ? ['Drains inside and under the building were not part of this look.']
       : []),
@@ -31,13 +31,13 @@ export function composeLimits(derived: Derived): string[] {
     ...(inspection.property.occupancy === 'vacant'
       ? ['The house was vacant. A clear line in an empty house proves little.']
       : []),
-    ...openPoints(derived),
-    ...sayLeaving(derived),
+    ...openPoints(assessment),
+    ...sayLeaving(assessment),
   ];
 }
 
-function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
-  const { names } = derived;
+function limitsOfLine(assessment: Assessment, lateral: Lateral): string[] {
+  const { names } = assessment;
   const { lineId } = lateral;
   const say = (fromFt: number, toFt: number) => sayOnLine({ lineId, fromFt, toFt }, names);
   const { coverage, terminus, reachedMain } = lateral;
@@ -54,7 +54,7 @@ function limitsOfLine(derived: Derived, lateral: Lateral): string[] {
   for (const gap of coverage.gaps) {
     limits.push(`${say(gap.fromFt, gap.toFt)}: no run went through here.`);
   }
-  const pools = derived.findings.filter(
+  const pools = assessment.findings.filter(
     (finding) =>
       finding.kind === 'standing-water' && finding.placed && finding.lineId === lateral.lineId,
   );
@@ -101,7 +101,7 @@ const TOLD_ELSEWHERE = [
 ];
 
 /** What is left open, or goes out open, does so for a reason, which the buyer is told. */
-function sayLeaving({ inspection, checks }: Derived): string[] {
+function sayLeaving({ inspection, checks }: Assessment): string[] {
   const isOpen = checks.some(({ level }) => level === 'blocker');
   if (!isOpen) return [];
   const told = (what: string, reason: string | undefined) =>
@@ -113,8 +113,8 @@ function sayLeaving({ inspection, checks }: Derived): string[] {
 }
 
 /** Open points, named to the reader one by one. */
-function openPoints(derived: Derived): string[] {
-  return derived.checks
+function openPoints(assessment: Assessment): string[] {
+  return assessment.checks
     .filter(({ level, code }) => level === 'blocker' && !TOLD_ELSEWHERE.includes(code))
     .map(({ message }) => `Still open in the inspector’s notes: ${message}`);
 }

@@ -1,28 +1,28 @@
-import { labelOf } from '../job/labels';
 import { sayFt } from '../base/numbers';
-import { reportOptions } from '../job/settings';
-import type { Derived } from '../derive';
+import { accessOf } from '../catalogue/access/kinds';
+import type { Assessment } from '../judge/assessment';
 import type { Lateral } from '../lateral/lateral';
 import type { Homecoming } from '../measure/homecoming';
+import { labelOf } from '../model/job/labels';
+import { reportOptions } from '../model/job/settings';
 import { dayOf, sayLongDay } from './calendar';
-import { ACCESS_WORDS } from './words';
 
 /** How the line was looked at: by whom, from where, with what, and how footage was counted. */
-export function composeMethod(derived: Derived): string[] {
-  const { inspection } = derived;
+export function composeMethod(assessment: Assessment): string[] {
+  const { inspection } = assessment;
   const { job } = inspection;
   const by = job.inspector ? ` by ${job.inspector}` : '';
   const method = [
     `A camera was pushed through the line on ${sayLongDay(dayOf(job.scheduledFor))}${by}.`,
   ];
-  for (const axis of [derived.lateral, ...derived.branches].flatMap((l) => [
+  for (const axis of [assessment.lateral, ...assessment.branches].flatMap((l) => [
     ...l.axes,
     ...l.unplaced,
   ])) {
     const { run, home } = axis;
     const access = inspection.accessPoints.find(({ id }) => id === run.accessPointId);
     const from = access
-      ? `${labelOf(access)}, the ${ACCESS_WORDS[access.kind]}${access.place ? ` (${access.place})` : ''}`
+      ? `${labelOf(access)}, the ${accessOf(access.kind).buyerName}${access.place ? ` (${access.place})` : ''}`
       : axis.from;
     const drop =
       run.zero.at === 'rim' && run.zero.dropFt > 0
@@ -32,8 +32,8 @@ export function composeMethod(derived: Derived): string[] {
       `Run ${labelOf(run)} went ${run.facing} from ${from}, to ${sayFt(home.farthestFt)} ft on the counter.${drop} ${sayHomecoming(home)}`,
     );
   }
-  method.push(...[derived.lateral, ...derived.branches].flatMap(sayJoining));
-  if (!reportOptions(derived.settings).nameProfile) return method;
+  method.push(...[assessment.lateral, ...assessment.branches].flatMap(sayJoining));
+  if (!reportOptions(assessment.settings).nameProfile) return method;
   const profile = job.profile === 'maintain-first' ? 'Maintain first' : 'Renew first';
   method.push(`Judged by the profile “${profile}”.`);
   return method;

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
 import {
   back,
   codes,
@@ -14,6 +13,7 @@ import {
   wordsOf,
   zone,
 } from '../testing/barely-said';
+import { inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { defect, pool } from '../testing/rules';
 import { composeReport } from './compose';
 
@@ -26,13 +26,13 @@ describe('homecoming', () => {
     ['a gross one moves nothing and blocks', [gap, home(39)], 50, 'home-implausible'],
     ['unless somebody accepted it', [gap, home(8, { accepted: true })], 50 - (8 * 50) / 112, null],
   ])('%s', (_, said, atFt, code) => {
-    const derived = of(said, { run: { waterAtStart: 'none' } });
-    expect(derived.findings[0]!.span.fromFt).toBeCloseTo(atFt, 1);
-    expect(codes(derived).includes('home-implausible')).toBe(code !== null);
-    if (code) expect(derived.lateral.coverage.clearFt).toBe(60);
+    const assessment = of(said, { run: { waterAtStart: 'none' } });
+    expect(assessment.findings[0]!.span.fromFt).toBeCloseTo(atFt, 1);
+    expect(codes(assessment).includes('home-implausible')).toBe(code !== null);
+    if (code) expect(assessment.lateral.coverage.clearFt).toBe(60);
     const isShared =
       said.some(({ kind, readingFt }) => kind === 'home' && readingFt !== null) && code === null;
-    expect(wordsOf(derived).includes('shared out over the footages')).toBe(isShared);
+    expect(wordsOf(assessment).includes('shared out over the footages')).toBe(isShared);
   });
 });
 
@@ -64,36 +64,37 @@ describe('water', () => {
       true,
     ],
   ])('%s', (_, said, run, words, verified) => {
-    const derived = of(said, { run: run! });
-    expect(derived.findings[0]!.verified).toBe(verified);
-    expect(wordsOf(derived)).toMatch(words);
-    expect(codes(derived).includes('water-unverified')).toBe(!verified);
-    if (!/had drained/.test(words.source)) expect(paper(derived)).not.toContain('had drained');
+    const assessment = of(said, { run: run! });
+    expect(assessment.findings[0]!.verified).toBe(verified);
+    expect(wordsOf(assessment)).toMatch(words);
+    expect(codes(assessment).includes('water-unverified')).toBe(!verified);
+    if (!/had drained/.test(words.source)) expect(paper(assessment)).not.toContain('had drained');
   });
 
   it('takes depth and ends from the sighting that saw it standing', () => {
-    const derived = of([
+    const assessment = of([
       water('running'),
       belly({ readingFt: 29.5, toReadingFt: 39.5, fillRatio: 1 }),
       MAIN_AT_60,
       water('drained', { ...back, readingFt: 60 }),
       belly({ readingFt: 38, toReadingFt: 31, fillRatio: 0.2, ...back }),
     ]);
-    const [finding] = derived.findings;
-    expect(derived.findings).toHaveLength(1);
+    const [finding] = assessment.findings;
+    expect(assessment.findings).toHaveLength(1);
     expect([finding!.span.fromFt, finding!.span.toFt, finding!.severity]).toEqual([
       31,
       38,
       'moderate',
     ]);
-    expect(derived.lateral.coverage.obscuredFt).toBe(0);
+    expect(assessment.lateral.coverage.obscuredFt).toBe(0);
   });
 
   it('is absent only where nothing unnamed may be it', () => {
-    const derived = of([defect('unidentified', { candidates: ['grease', 'vermin'] })], {
+    const assessment = of([defect('unidentified', { candidates: ['grease', 'vermin'] })], {
       run: { waterAtStart: 'none' },
     });
-    for (const kind of ['grease', 'vermin'] as const) expect(derived.absences).not.toContain(kind);
+    for (const kind of ['grease', 'vermin'] as const)
+      expect(assessment.absences).not.toContain(kind);
   });
 
   it('is absent only over feet that were seen drained', () => {
@@ -116,35 +117,35 @@ describe('ground', () => {
   const failed = (readingFt: number) =>
     pool({ readingFt, toReadingFt: readingFt + 4, fillRatio: 0.95 });
   it('is not carried on from one word at an indoor cleanout', () => {
-    const derived = of([failed(50)], {
+    const assessment = of([failed(50)], {
       access: { zone: 'crawlspace' },
       run: { waterAtStart: 'none' },
     });
-    expect(derived.findings[0]!.courtesy).toBe(false);
-    expect(derived.overall).toBe('repair-needed');
-    expect(codes(derived)).toContain('zone-open');
-    expect(headline(derived)).not.toContain('No work');
+    expect(assessment.findings[0]!.courtesy).toBe(false);
+    expect(assessment.overall).toBe('repair-needed');
+    expect(codes(assessment)).toContain('zone-open');
+    expect(headline(assessment)).not.toContain('No work');
   });
 
   it('ends at a logged wall, and what lies inside is told in the headline where it failed', () => {
-    const derived = of([feature('wall', 20), failed(10), zone('yard', 20)], {
+    const assessment = of([feature('wall', 20), failed(10), zone('yard', 20)], {
       access: { zone: 'crawlspace' },
       run: { waterAtStart: 'none' },
     });
-    expect(derived.findings[0]!.courtesy).toBe(true);
-    expect(codes(derived)).not.toContain('zone-open');
-    expect(headline(derived)).toMatch(
+    expect(assessment.findings[0]!.courtesy).toBe(true);
+    expect(codes(assessment)).not.toContain('zone-open');
+    expect(headline(assessment)).toMatch(
       /Outside what was asked for: low stretch that holds water 10 to 14 ft, in the crawlspace\./,
     );
   });
 
   it('grades no neighbour for what ends at the limit', () => {
-    const derived = of([
+    const assessment = of([
       zone('yard', 0),
       zone('driveway', 30),
       defect('scale', { extentRatio: 0.3, readingFt: 20, toReadingFt: 30 }),
     ]);
-    const table = composeReport(derived).blocks.find(
+    const table = composeReport(assessment).blocks.find(
       (block) => block.kind === 'table' && block.title === 'Part by part',
     );
     expect(table?.kind === 'table' && table.rows.map(([, , name, grade]) => [name, grade])).toEqual(
@@ -156,12 +157,12 @@ describe('ground', () => {
   });
 
   it('cuts what crosses the line of duty, each part with its own side', () => {
-    const derived = of([feature('property-line', 32), failed(30)], {
+    const assessment = of([feature('property-line', 32), failed(30)], {
       job: { responsibility: 'to-property-line' },
       run: { waterAtStart: 'none' },
     });
     expect(
-      derived.findings.map(({ number, span, responsibleSide }) => [
+      assessment.findings.map(({ number, span, responsibleSide }) => [
         number,
         span.fromFt,
         span.toFt,
@@ -193,13 +194,13 @@ describe('what cannot be', () => {
     ],
     ['a house to be built', [], { property: { yearBuilt: 2087 } }, /2087|-6\d/],
   ])('%s blocks, grades as not logged, and is printed as no fact', (_, said, setup, never) => {
-    const derived = of(said, setup);
-    expect(derived.checks.filter(({ code }) => code === 'implausible')).toHaveLength(1);
-    const { blocks, limits } = composeReport(derived);
+    const assessment = of(said, setup);
+    expect(assessment.checks.filter(({ code }) => code === 'implausible')).toHaveLength(1);
+    const { blocks, limits } = composeReport(assessment);
     const told = JSON.stringify(blocks.filter((block) => block.kind !== 'columns'));
     expect(told).not.toMatch(never);
     expect(limits.join()).toContain('Still open in the inspector’s notes:');
-    for (const { severity } of derived.findings) expect(severity).not.toBe('failed');
+    for (const { severity } of assessment.findings) expect(severity).not.toBe('failed');
   });
 });
 
@@ -217,15 +218,18 @@ describe('headlines and steps', () => {
       /the pipe ends out of line have no footage/,
     ],
   ])('are no better than %s', (_, said, words) => {
-    const derived = of(said, { access: { alongLine: 'house-end' }, run: { waterAtStart: 'none' } });
-    expect(headline(derived)).toMatch(words);
-    expect(headline(derived)).not.toContain('No work is needed');
+    const assessment = of(said, {
+      access: { alongLine: 'house-end' },
+      run: { waterAtStart: 'none' },
+    });
+    expect(headline(assessment)).toMatch(words);
+    expect(headline(assessment)).not.toContain('No work is needed');
     expect(
-      composeReport(derived)
+      composeReport(assessment)
         .steps.map(({ text }) => text)
         .join(),
     ).not.toContain('Nothing to do now');
-    expect(composeReport(derived).limits.join('\n')).toMatch(words);
+    expect(composeReport(assessment).limits.join('\n')).toMatch(words);
   });
 
   it('pass no pipe that gives way where nobody called what it is made of', () => {
@@ -243,37 +247,37 @@ describe('headlines and steps', () => {
   });
 
   it('name what is open one by one, and ask for it first', () => {
-    const derived = of([
+    const assessment = of([
       { kind: 'flag', readingFt: 9 },
       { kind: 'flag', readingFt: 31 },
     ]);
-    const { limits, steps } = composeReport(derived);
+    const { limits, steps } = composeReport(assessment);
     expect(limits.filter((text) => text.startsWith('Still open'))).toHaveLength(2);
     expect(steps[0]!.text).toContain('settle what is still open');
   });
 
   it('tell 52 sound feet beside 8 that stood full', () => {
-    const derived = of([pool({ readingFt: 30, toReadingFt: 38, fillRatio: 1 })], {
+    const assessment = of([pool({ readingFt: 30, toReadingFt: 38, fillRatio: 1 })], {
       run: { waterAtStart: 'none' },
     });
-    expect(derived.absences).toEqual([]);
-    expect(wordsOf(derived)).toContain('52 feet could be seen');
-    expect(headline(derived)).not.toContain('All 60');
+    expect(assessment.absences).toEqual([]);
+    expect(wordsOf(assessment)).toContain('52 feet could be seen');
+    expect(headline(assessment)).not.toContain('All 60');
   });
 
   it('give no footage to what nobody gave one', () => {
-    const derived = of([
+    const assessment = of([
       { ...feature('tee', 20) },
       defect('crack', { form: 'open', readingFt: null }),
       { ...feature('tee', 44) },
     ]);
-    expect(wordsOf(derived)).toContain('somewhere within 20 to 44 ft, its footage was not said');
+    expect(wordsOf(assessment)).toContain('somewhere within 20 to 44 ft, its footage was not said');
   });
 
   it('never pass a line of unknown pipe', () => {
     const bare = { ...runOf([MAIN_AT_60]), waterAtStart: 'none' as const };
-    const derived = derive(inspectionOf([bare]));
-    expect(derived.overall).toBe('inconclusive');
-    expect(headline(derived)).not.toContain('works');
+    const assessment = assess(inspectionOf([bare]));
+    expect(assessment.overall).toBe('inconclusive');
+    expect(headline(assessment)).not.toContain('works');
   });
 });

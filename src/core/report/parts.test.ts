@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { joined, runFrom, tee, tieOf } from '../testing/joined';
 import type { Block } from './block';
 import { composeReport, sayStep } from './compose';
@@ -11,9 +11,9 @@ const defect = (kind: string, more: Record<string, unknown> = {}): Said => ({
   readingFt: 30,
   ...more,
 });
-const report = (said: Said[], changes: Parameters<typeof derivedFrom>[1] = {}) =>
-  composeReport(derivedFrom(said, changes));
-const stepsOf = (said: Said[], changes: Parameters<typeof derivedFrom>[1] = {}) =>
+const report = (said: Said[], changes: Parameters<typeof assessmentOf>[1] = {}) =>
+  composeReport(assessmentOf(said, changes));
+const stepsOf = (said: Said[], changes: Parameters<typeof assessmentOf>[1] = {}) =>
   report(said, changes).steps.map(sayStep);
 const listOf = (blocks: readonly Block[], title: string) =>
   blocks
@@ -77,12 +77,12 @@ describe('next steps', () => {
 
   it('ask for the rest of a line that was not reached, and for an end that nobody confirmed', () => {
     const of = (end: Said) =>
-      composeReport(derive(inspectionOf([runOf([CLAY, end])]))).steps[0]!.text;
+      composeReport(assess(inspectionOf([runOf([CLAY, end])]))).steps[0]!.text;
     expect(of({ kind: 'end', reason: 'trap', confirmedBy: 'none', readingFt: 40 })).toContain(
       'rest of the line',
     );
     expect(of({ ...MAIN_AT_60, confirmedBy: 'none' })).toContain('end of the line confirmed');
-    expect(composeReport(derive(inspectionOf([]))).steps[0]!.text).toBe('Have the line scoped.');
+    expect(composeReport(assess(inspectionOf([]))).steps[0]!.text).toBe('Have the line scoped.');
   });
 });
 
@@ -121,7 +121,7 @@ describe('cautions', () => {
 describe('how it was inspected', () => {
   const method = (setup: Parameters<typeof runOf>[1], ...said: Said[]) =>
     listOf(
-      composeReport(derive(inspectionOf([runOf([CLAY, MAIN_AT_60, ...said], setup)]))).blocks,
+      composeReport(assess(inspectionOf([runOf([CLAY, MAIN_AT_60, ...said], setup)]))).blocks,
       'How it was inspected',
     );
 

@@ -1,9 +1,9 @@
 import { roundTo } from '../base/numbers';
+import { zoneOf } from '../catalogue/zones';
 import type { Finding } from '../judge/finding';
 import type { LineNames } from '../lateral/line-names';
 import { sayOnLine, sayStation, sayStretch } from '../lateral/say-place';
 import type { UpperEnd } from '../lateral/upper-end';
-import { ZONE_PLACES } from './words';
 
 /** Where a finding lies, to go in a title: "at 57 ft, under the driveway". */
 export function sayPlace(finding: Finding, names: LineNames): string {
@@ -14,7 +14,7 @@ export function sayPlace(finding: Finding, names: LineNames): string {
     return `${feet} in run ${finding.runNames[0]}, not yet joined to the rest`;
   }
   const { fromFt, toFt } = span;
-  const zone = finding.zone ? `, ${ZONE_PLACES[finding.zone]}` : '';
+  const zone = finding.zone ? `, ${zoneOf(finding.zone).place}` : '';
   const feet = sayOnLine({ lineId, fromFt, toFt }, names);
   // Nobody said the footage: it is somewhere between what was said before and after it.
   if (finding.isPlaceUnsaid) return `somewhere within ${feet}, its footage was not said`;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { evidenceOfPlan, repairOf } from '../repair/repair';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
+import { evidenceOfPlan, repairOf } from '../planning/repair';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { demoInspection } from '../testing/demo-inspections';
 import { defect, pool } from '../testing/rules';
 import { composeCare, composeQuestions } from './care';
@@ -21,7 +21,7 @@ const hole = defect('hole', { readingFt: 45 });
 /** A demo job with another plan chosen over Chert's. */
 function chosen(planId: string) {
   const first = demoInspection('alder-bend');
-  const plan = repairOf(derive(first)).plans.find(({ id }) => id === planId)!;
+  const plan = repairOf(assess(first)).plans.find(({ id }) => id === planId)!;
   const decision = {
     id: 'D',
     kind: 'choose-plan',
@@ -29,12 +29,12 @@ function chosen(planId: string) {
     planId,
     evidence: evidenceOfPlan(plan),
   };
-  return derive({ ...first, decisions: [decision as never] });
+  return assess({ ...first, decisions: [decision as never] });
 }
 
 describe('the plan that a report goes by', () => {
   it('is the one that does what its findings say, whatever Chert picks', () => {
-    const repair = repairOf(derive(demoInspection('alder-bend')));
+    const repair = repairOf(assess(demoInspection('alder-bend')));
     expect(repair.pick.planId).toBe('renew');
     expect(planOfReport(repair).id).toBe('fix-failing');
     expect(composeCost(repair)!.notes!.join('\n')).toMatch(
@@ -43,39 +43,39 @@ describe('the plan that a report goes by', () => {
   });
 
   it('is the inspector’s choice, and says where that does otherwise than a finding asks', () => {
-    const derived = chosen('keep-running');
-    const repair = repairOf(derived);
+    const assessment = chosen('keep-running');
+    const repair = repairOf(assessment);
     expect(planOfReport(repair).id).toBe('keep-running');
-    const failed = derived.findings.find(({ severity }) => severity === 'failed')!;
+    const failed = assessment.findings.find(({ severity }) => severity === 'failed')!;
     expect(sayPlanOver(planOfReport(repair), failed)).toEqual([
       'The plan in this report only holds it for a time.',
     ]);
-    const upkeep = derived.findings.find(
+    const upkeep = assessment.findings.find(
       ({ kind, action }) => kind === 'roots' && action === 'upkeep',
     )!;
     const renewing = repairOf(chosen('renew'));
     expect(sayPlanOver(planOfReport(renewing), upkeep)).toEqual([
       'The plan in this report ends it for good.',
     ]);
-    expect(JSON.stringify(composeReport(derived).blocks)).toContain(
+    expect(JSON.stringify(composeReport(assessment).blocks)).toContain(
       'What it may cost: keep it running',
     );
   });
 
   it('has a price for what it works, shared where works share a pit, and none for what is watched or unknown', () => {
-    const derived = derive(demoInspection('alder-bend'));
-    const plan = planOfReport(repairOf(derived));
+    const assessment = assess(demoInspection('alder-bend'));
+    const plan = planOfReport(repairOf(assessment));
     const price = (number: number) =>
       priceOfFinding(
         plan,
-        derived.findings.find((one) => one.number === number)!,
-        derived.findings,
+        assessment.findings.find((one) => one.number === number)!,
+        assessment.findings,
       );
     expect(price(1)).toMatch(/^\$[\d.k–]+, with 3$/);
     expect(price(3)).toMatch(/, with 1$/);
     expect(price(5)).toMatch(/each time$/);
     expect(price(4)).toBeNull();
-    const heron = derive(demoInspection('heron-court'));
+    const heron = assess(demoInspection('heron-court'));
     const look = heron.findings.find(({ action }) => action === 'look-again')!;
     expect(priceOfFinding(planOfReport(repairOf(heron)), look, heron.findings)).toBeNull();
   });
@@ -85,24 +85,31 @@ describe('part by part', () => {
   it('has the worst of each zone, and calls nothing clean that nobody saw', () => {
     const hidden: Said = { kind: 'unseen', cause: 'murky', readingFt: 50, toReadingFt: 60 };
     const [table] = composeZones(
-      derivedFrom([zone('yard', 0), zone('driveway', 40), zone('street', 50), roots, hole, hidden]),
+      assessmentOf([
+        zone('yard', 0),
+        zone('driveway', 40),
+        zone('street', 50),
+        roots,
+        hole,
+        hidden,
+      ]),
     );
     expect(table!.rows.map(([, , name, grade, unseen]) => [name, grade, unseen])).toEqual([
       ['yard', 'Moderate', ''],
       ['driveway', 'Major', ''],
       ['street', 'Cannot be told', '10 feet'],
     ]);
-    expect(composeZones(derive(inspectionOf([])))).toEqual([]);
+    expect(composeZones(assess(inspectionOf([])))).toEqual([]);
   });
 });
 
 describe('care and questions', () => {
   it('come from what was found', () => {
-    const derived = derivedFrom([roots, pool({ fillRatio: 0.5 })]);
-    const care = composeCare(derived, repairOf(derived).site).join(' ');
+    const assessment = assessmentOf([roots, pool({ fillRatio: 0.5 })]);
+    const care = composeCare(assessment, repairOf(assessment).site).join(' ');
     expect(care).toMatch(/Have the roots cleaned out about every 2 years\./);
     expect(care).toMatch(/settle where water stands.*Plant no trees/);
-    const questions = composeQuestions(repairOf(derived).plans[1]!).join(' ');
+    const questions = composeQuestions(repairOf(assessment).plans[1]!).join(' ');
     expect(questions).toMatch(/who gets the permit.*falls the right way.*on video/);
   });
 
@@ -119,17 +126,17 @@ describe('care and questions', () => {
         obstacle: null,
       },
     ] as never;
-    const derived = derivedFrom([], { accessPoints });
-    expect(composeCare(derived, repairOf(derived).site).join(' ')).toContain(
+    const assessment = assessmentOf([], { accessPoints });
+    expect(composeCare(assessment, repairOf(assessment).site).join(' ')).toContain(
       'Have a cleanout fitted',
     );
-    expect(composeQuestions(repairOf(derived).plans[1]!)).toEqual([]);
+    expect(composeQuestions(repairOf(assessment).plans[1]!)).toEqual([]);
   });
 });
 
 describe('a line that the sewer passes', () => {
   const of = (said: readonly Said[]) =>
-    derivedFrom([{ kind: 'home', readingFt: 0, pass: 'back' }, ...said], {
+    assessmentOf([{ kind: 'home', readingFt: 0, pass: 'back' }, ...said], {
       settings: { report: { passLine: true } },
     });
   const passLine = (said: readonly Said[]) => {
@@ -141,7 +148,7 @@ describe('a line that the sewer passes', () => {
     expect(passLine([defect('offset', { offsetIn: 0.2 })])).toBeNull();
     expect(passLine([{ kind: 'unseen', cause: 'murky', readingFt: 5, toReadingFt: 6 }])).toBeNull();
     expect(passLine([{ kind: 'flag', readingFt: 5 }])).toBeNull();
-    const noEnd = derive(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
+    const noEnd = assess(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
     expect(mayPass(noEnd)).toBe(false);
   });
 });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { derivedFrom } from '../testing/build';
+import { assess } from '../assess';
+import { assessmentOf } from '../testing/build';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
 import { defect } from '../testing/rules';
-import type { Block } from './block';
 import { compareReports } from './amend';
+import type { Block } from './block';
 import { composeReport } from './compose';
 import { gradeSentences } from './reading-grade';
 import { findFirstUses } from './terms';
@@ -27,7 +27,7 @@ describe('the grade at which sentences read, by hand', () => {
 });
 
 describe.each(DEMO_NAMES)('%s', (name) => {
-  const { blocks, readsAtGrade } = composeReport(derive(demoInspection(name)));
+  const { blocks, readsAtGrade } = composeReport(assess(demoInspection(name)));
   it('reads at grade 8 or below', () => {
     expect(readsAtGrade).toBeLessThanOrEqual(8);
     expect(readsAtGrade).toBeGreaterThan(0);
@@ -47,8 +47,8 @@ describe.each(DEMO_NAMES)('%s', (name) => {
 
 describe('what a new version says has changed', () => {
   const roots = defect('roots', { extentRatio: 0.2, locus: 'joint' });
-  const of = (...said: Parameters<typeof derivedFrom>[0]): readonly Block[] =>
-    composeReport(derivedFrom(said)).blocks;
+  const of = (...said: Parameters<typeof assessmentOf>[0]): readonly Block[] =>
+    composeReport(assessmentOf(said)).blocks;
   it('names what is new, gone and graded otherwise, by number', () => {
     const changes = compareReports(
       of(roots),

@@ -1,17 +1,18 @@
-import { totalRange } from '../repair/range';
-import { sayMoney, sayRange } from '../repair/money';
 import { sayList } from '../base/numbers';
+import { totalRange } from '../base/range';
+import { zoneOf } from '../catalogue/zones';
 import type { Finding } from '../judge/finding';
-import { methodById } from '../repair/methods/index';
-import { PLAN_NAMES, sayChance, sayYears } from '../repair/pick';
-import type { Plan } from '../repair/plans/plan';
-import type { Repair } from '../repair/repair';
-import type { Work } from '../repair/work';
-import type { TableBlock } from './block';
-import { sayLongDay } from './calendar';
 import type { LineNames } from '../lateral/line-names';
 import { sayOnLine } from '../lateral/say-place';
-import { METHOD_WORDS, ZONE_PLACES } from './words';
+import { methodById } from '../planning/methods/index';
+import { sayMoney, sayRange } from '../planning/money';
+import { PLAN_NAMES, sayChance, sayYears } from '../planning/pick';
+import type { Plan } from '../planning/plans/plan';
+import type { Repair } from '../planning/repair';
+import type { Work } from '../planning/work';
+import type { TableBlock } from './block';
+import { sayLongDay } from './calendar';
+import { METHOD_WORDS } from './words';
 
 /**
  * The plan that the report goes by: the inspector's choice while it stands, else the one that ends what
@@ -75,7 +76,7 @@ export function sayWork(work: Pick<Work, 'method' | 'isFirst'>): string {
 
 /** Where a work is, for the buyer. */
 export function sayWorkPlace({ lineId, fromFt, toFt, zones }: Work, names: LineNames): string {
-  const places = zones.map((zone) => ZONE_PLACES[zone]);
+  const places = zones.map((zone) => zoneOf(zone).place);
   const isPoint = Math.round(fromFt) === Math.round(toFt);
   return [
     `${isPoint ? 'at ' : ''}${sayOnLine({ lineId, fromFt, toFt }, names)}`,
@@ -88,7 +89,7 @@ export function composeCost(repair: Repair): TableBlock | null {
   const plan = planOfReport(repair);
   const paid = plan.works.filter(({ cost }) => cost.high > 0);
   if (paid.length === 0) return null;
-  const { priceBook } = repair.site.derived.settings;
+  const { priceBook } = repair.site.assessment.settings;
   return {
     kind: 'table',
     title: `What it may cost: ${PLAN_NAMES[plan.id].toLowerCase()}`,
@@ -96,7 +97,7 @@ export function composeCost(repair: Repair): TableBlock | null {
     rows: [
       ...paid.map((work) => [
         capital(sayWork(work)),
-        sayWorkPlace(work, repair.site.derived.names),
+        sayWorkPlace(work, repair.site.assessment.names),
         sayRange(work.cost),
       ]),
       ...(paid.length > 1 ? [['All of it', '', sayRange(plan.cost)]] : []),

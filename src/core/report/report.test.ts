@@ -1,10 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
 import { totalFt } from '../base/interval';
-import { derive, type Derived } from '../derive';
+import { readInspectionFile } from '../interchange/inspection-file';
+import type { Assessment } from '../judge/assessment';
 import { seenDry } from '../lateral/seen-dry';
-import { readInspectionFile } from '../formats/inspection-file';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import {
   federalHolidays,
   isWorkingDay,
@@ -16,10 +17,10 @@ import { composeReport } from './compose';
 
 const demo = readdirSync('demo')
   .filter((name) => name.endsWith('.chert.json'))
-  .map((name): [string, Derived] => {
+  .map((name): [string, Assessment] => {
     const outcome = readInspectionFile(readFileSync(`demo/${name}`, 'utf8'));
     if (!outcome.ok) throw new Error(name);
-    return [name, derive(outcome.value)];
+    return [name, assess(outcome.value)];
   });
 
 describe('working days', () => {
@@ -64,7 +65,7 @@ describe('working days', () => {
 });
 
 describe('the headline', () => {
-  const headline = (...said: Said[]) => composeReport(derivedFrom(said)).headline;
+  const headline = (...said: Said[]) => composeReport(assessmentOf(said)).headline;
   const gap: Said = { kind: 'defect', defect: 'gap', gapIn: 2, readingFt: 30 };
 
   it.each<[string, string, string]>([
@@ -99,7 +100,7 @@ describe('the headline', () => {
   });
 
   it('never promises an end that nobody confirmed', () => {
-    const unsure = derive(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
+    const unsure = assess(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
     const { headline: text, limits } = composeReport(unsure);
     expect(text).toContain('Nobody confirmed');
     expect(limits.join()).toContain('Nobody confirmed that the line ends at the city main');
@@ -117,52 +118,52 @@ describe('steps', () => {
   });
 
   it('send a public-side finding to the authority, not to the owner’s works', () => {
-    const derived = derivedFrom(
+    const assessment = assessmentOf(
       [
         { kind: 'feature', feature: 'property-line', readingFt: 40 },
         { kind: 'defect', defect: 'gap', gapIn: 2, readingFt: 50 },
       ],
       { job: { responsibility: 'to-property-line' } },
     );
-    const text = composeReport(derived)
+    const text = composeReport(assessment)
       .steps.map((step) => step.text)
       .join(' ');
-    expect(derived.overall).toBe('repair-needed');
+    expect(assessment.overall).toBe('repair-needed');
     expect(text).toContain('Report finding 1 to the sewer authority');
     expect(text).not.toContain('quotes');
   });
 });
 
 describe('every demo report', () => {
-  it.each(demo)('%s: says everything once, contradicts nothing', (_, derived) => {
-    const { blocks, steps } = composeReport(derived);
+  it.each(demo)('%s: says everything once, contradicts nothing', (_, assessment) => {
+    const { blocks, steps } = composeReport(assessment);
     const text = JSON.stringify(blocks);
     expect(text).not.toMatch(/undefined|NaN|null ft|\[object/);
     const findings = blocks.filter((block) => block.kind === 'finding');
     expect(findings.map(({ number }) => number).sort()).toEqual(
-      derived.findings.map(({ number }) => number).sort(),
+      assessment.findings.map(({ number }) => number).sort(),
     );
     for (const finding of findings) {
       expect(finding.sentences.length).toBeGreaterThanOrEqual(2);
       expect(new Set(finding.sentences).size).toBe(finding.sentences.length);
       expect(finding.sentences.every((sentence) => sentence.endsWith('.'))).toBe(true);
     }
-    for (const kind of derived.absences) {
-      expect(derived.findings.map((finding) => finding.kind)).not.toContain(kind);
+    for (const kind of assessment.absences) {
+      expect(assessment.findings.map((finding) => finding.kind)).not.toContain(kind);
     }
     expect(steps.length).toBeGreaterThan(0);
     expect(steps.every(({ byOn }) => byOn === null || isWorkingDay(byOn))).toBe(true);
   });
 
-  it.each(demo)('%s: every footage in it is in the log or computed from it', (_, derived) => {
+  it.each(demo)('%s: every footage in it is in the log or computed from it', (_, assessment) => {
     const known = new Set<number>();
     const add = (value: number | null | undefined) => {
       if (typeof value === 'number')
         for (const near of [Math.floor(value), Math.round(value), Math.ceil(value)])
           known.add(Math.abs(near));
     };
-    const { lateral } = derived;
-    for (const { span } of derived.findings)
+    const { lateral } = assessment;
+    for (const { span } of assessment.findings)
       [span.fromFt, span.toFt, span.toFt - span.fromFt].forEach(add);
     for (const part of [...lateral.coverage.obscured, ...lateral.segments])
       [part.fromFt, part.toFt].forEach(add);
@@ -178,7 +179,7 @@ describe('every demo report', () => {
     add(totalFt(seenDry(lateral)));
     for (const { offFt, sigmaFt } of lateral.join.misfits) [offFt, sigmaFt].forEach(add);
     for (const { home } of lateral.axes) [home.farthestFt, home.misclosureFt].forEach(add);
-    derived.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
+    assessment.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
     for (const { log, placeOfEntry } of lateral.axes)
       for (const entry of log.standing.filter(({ kind }) => kind === 'surface'))
         add(placeOfEntry(entry).from.stationFt);
@@ -186,9 +187,9 @@ describe('every demo report', () => {
     for (const { material, fromFt, toFt } of lateral.segments)
       lengths.set(material, (lengths.get(material) ?? 0) + toFt - fromFt);
     [...lengths.values()].forEach(add);
-    const mended = derived.findings.filter(({ action }) => /repair|urgent/.test(action));
+    const mended = assessment.findings.filter(({ action }) => /repair|urgent/.test(action));
     add(mended.reduce((sum, { span }) => sum + span.toFt - span.fromFt, 0));
-    const blocks = composeReport(derived).blocks.filter(({ kind }) => kind !== 'table');
+    const blocks = composeReport(assessment).blocks.filter(({ kind }) => kind !== 'table');
     const feet = [
       ...JSON.stringify(blocks).matchAll(/(\d+(?:\.\d+)?)(?: to (\d+))? (?:ft|feet|foot)\b/g),
     ].flatMap(([, a, b]) => [a, b].filter(Boolean).map(Number));

@@ -1,23 +1,24 @@
 import { lengthFt, overlaps, totalFt } from '../base/interval';
 import { roundTo, sayList } from '../base/numbers';
-import type { Derived } from '../derive';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { materialOf } from '../catalogue/materials/kinds';
+import { sayFeet } from '../catalogue/say-size';
+import type { Assessment } from '../judge/assessment';
 import { isTooObscured, wasSeenDry } from '../judge/verdict';
 import type { Lateral } from '../lateral/lateral';
-import { seenDry } from '../lateral/seen-dry';
-import { sayFeet } from './describe';
 import { sayOnLine } from '../lateral/say-place';
-import { FINDING_WORDS, MATERIAL_WORDS } from './words';
+import { seenDry } from '../lateral/seen-dry';
 
 /** Stretches shorter than this are not told as sound, feet. */
 const WORTH_TELLING_FT = 5;
 
 /** What was looked for and not found, over how many feet. Empty claims are never made. */
-export function composeSound(derived: Derived): string[] {
-  const { lateral, branches } = derived;
+export function composeSound(assessment: Assessment): string[] {
+  const { lateral, branches } = assessment;
   const { coverage, reached } = lateral;
   if (totalFt(reached) === 0) return ['Nothing has been looked at yet.'];
-  const sound = [lateral, ...branches].flatMap((line) => soundStretches(derived, line));
-  if (derived.absences.length === 0) {
+  const sound = [lateral, ...branches].flatMap((line) => soundStretches(assessment, line));
+  if (assessment.absences.length === 0) {
     return isTooObscured(lateral)
       ? [
           `${sayFeet(coverage.clearFt)} could be seen. Too much was hidden to rule anything out over the whole line.`,
@@ -25,16 +26,16 @@ export function composeSound(derived: Derived): string[] {
         ]
       : ['Every kind of fault was found or suspected somewhere.', ...sound];
   }
-  const named = derived.absences.map((kind) => FINDING_WORDS[kind].plural);
+  const named = assessment.absences.map((kind) => buyerWordsOf(kind).plural);
   return [
     `Over the ${sayFeet(coverage.clearFt)} seen: no ${sayList(named).replace(/ and ([^,]*)$/, ' or $1')}.`,
-    ...sayWater(derived),
+    ...sayWater(assessment),
     ...sound,
   ];
 }
 
 /** Over how many feet anybody can say that no water stood, where that is not all of them. */
-function sayWater({ lateral, findings }: Derived): string[] {
+function sayWater({ lateral, findings }: Assessment): string[] {
   const isFound = findings.some(({ kind }) => kind === 'standing-water');
   if (isFound || wasSeenDry(lateral)) return [];
   const dryFt = totalFt(seenDry(lateral));
@@ -46,7 +47,7 @@ function sayWater({ lateral, findings }: Derived): string[] {
 }
 
 /** Stretches of one pipe with nothing wrong in them, named in words. */
-function soundStretches({ findings, names }: Derived, lateral: Lateral): string[] {
+function soundStretches({ findings, names }: Assessment, lateral: Lateral): string[] {
   const { segments, coverage, lineId } = lateral;
   const hidden = coverage.obscured;
   const clean = segments.filter(
@@ -61,6 +62,6 @@ function soundStretches({ findings, names }: Derived, lateral: Lateral): string[
   );
   return clean.map(
     ({ fromFt, toFt, material }) =>
-      `Nothing was found in the ${MATERIAL_WORDS[material]} from ${names.isOne && fromFt >= 0 ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft` : sayOnLine({ lineId, fromFt, toFt }, names)}.`,
+      `Nothing was found in the ${materialOf(material).buyerName} from ${names.isOne && fromFt >= 0 ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft` : sayOnLine({ lineId, fromFt, toFt }, names)}.`,
   );
 }

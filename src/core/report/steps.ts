@@ -1,22 +1,22 @@
 import { sayList } from '../base/numbers';
-import type { Derived } from '../derive';
+import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
+import { stopsOver } from '../judge/stops';
+import { endsLine } from '../lateral/terminus';
 import type { Step } from './block';
 import { dayOf, workingDaysBefore } from './calendar';
 import { inOrderOfWork } from './headline';
 import { inScope } from './in-scope';
 import { sayPipeAbove } from './place';
 import { listUnsettled } from './unsettled';
-import { stopsOver } from '../judge/stops';
-import { endsLine } from '../lateral/terminus';
 
 /** Working days before the end of the inspection period by which each step should be done. */
 const DAYS_BEFORE = { look: 4, quotes: 3, authority: 3, decide: 1 } as const;
 
 /** What the buyer does next, in order, dated back from the end of the inspection period. */
-export function composeSteps(derived: Derived): Step[] {
-  const { job } = derived.inspection;
-  const { holidays } = derived.settings;
+export function composeSteps(assessment: Assessment): Step[] {
+  const { job } = assessment.inspection;
+  const { holidays } = assessment.settings;
   const scoped = dayOf(job.scheduledFor);
   const endsOn = job.inspectionPeriodEndsOn ?? null;
   const by = (days: number) => {
@@ -24,7 +24,7 @@ export function composeSteps(derived: Derived): Step[] {
     const day = workingDaysBefore(endsOn, days, holidays);
     return day < scoped ? workingDaysBefore(endsOn, 0, holidays) : day;
   };
-  const findings = inOrderOfWork(inScope(derived));
+  const findings = inOrderOfWork(inScope(assessment));
   const owners = findings.filter(({ responsibleSide }) => responsibleSide === 'owner');
   // Another utility in the sewer is its owner's to deal with, and no contractor's to quote for.
   const crossings = findings
@@ -60,7 +60,7 @@ export function composeSteps(derived: Derived): Step[] {
       byOn: by(DAYS_BEFORE.look),
     });
   }
-  const missed = sayMissed(derived);
+  const missed = sayMissed(assessment);
   if (missed) steps.push({ text: missed, byOn: by(DAYS_BEFORE.look) });
   const repair = [...urgent, ...numbersOf('repair')];
   if (repair.length > 0) {
@@ -89,7 +89,7 @@ export function composeSteps(derived: Derived): Step[] {
   const upkeep = numbersOf('upkeep');
   if (upkeep.length > 0) {
     const waits = withAction('upkeep').some((finding) =>
-      stopsOver(derived.stops, finding).some(({ id }) => id === 'utility'),
+      stopsOver(assessment.stops, finding).some(({ id }) => id === 'utility'),
     );
     const when = waits ? 'Once the utility in the line is dealt with' : 'After you move in';
     steps.push({ text: `${when}, have ${name(upkeep)} cleaned.`, byOn: null });
@@ -98,7 +98,7 @@ export function composeSteps(derived: Derived): Step[] {
     steps.push({ text: 'After the repair, have the line scoped again to prove it.', byOn: null });
   }
   if (steps.length > 0) return steps;
-  const isSettled = derived.overall === 'serviceable' && listUnsettled(derived).length === 0;
+  const isSettled = assessment.overall === 'serviceable' && listUnsettled(assessment).length === 0;
   return isSettled
     ? [{ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null }]
     : [
@@ -109,8 +109,8 @@ export function composeSteps(derived: Derived): Step[] {
       ];
 }
 
-function sayMissed(derived: Derived): string | null {
-  const { axes, terminus, reachedMain, coverage, unplaced } = derived.lateral;
+function sayMissed(assessment: Assessment): string | null {
+  const { axes, terminus, reachedMain, coverage, unplaced } = assessment.lateral;
   if (axes.length === 0 && unplaced.length === 0) return 'Have the line scoped.';
   if (terminus && endsLine(terminus.kind) && !reachedMain) {
     return 'Have the end of the line confirmed, by sight or by a locate.';

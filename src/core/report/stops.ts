@@ -1,7 +1,7 @@
-import type { LineNames } from '../lateral/line-names';
 import type { Stop } from '../judge/stops';
-import type { Block } from './block';
+import type { LineNames } from '../lateral/line-names';
 import { sayOnLine } from '../lateral/say-place';
+import type { Block } from './block';
 
 /** What must not be done, where: the first thing for anyone who works on the line. */
 export function composeStops(stops: readonly Stop[], names: LineNames): Block[] {

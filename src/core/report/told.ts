@@ -1,8 +1,8 @@
-import type { Derived } from '../derive';
-import type { Block } from './block';
 import { isDay } from '../base/joi';
+import { materialOf } from '../catalogue/materials/kinds';
+import type { Assessment } from '../judge/assessment';
+import type { Block } from './block';
 import { sayLongDay } from './calendar';
-import { MATERIAL_WORDS } from './words';
 
 const HISTORY_WORDS = {
   cleaned: 'Cleaned',
@@ -15,7 +15,7 @@ const HISTORY_WORDS = {
 const when = (on: string) => (isDay(on) ? sayLongDay(on) : on);
 
 /** What others said of the line: told as told, and not as seen. */
-export function composeTold({ inspection: { job, property } }: Derived): Block[] {
+export function composeTold({ inspection: { job, property } }: Assessment): Block[] {
   const items = [
     ...(job.complaint ? [`The complaint: “${job.complaint}”`] : []),
     ...(property.history ?? []).map(({ what, on, note }) => {
@@ -26,7 +26,7 @@ export function composeTold({ inspection: { job, property } }: Derived): Block[]
       );
     }),
     ...(job.localRules ?? []).map(
-      ({ material, says }) => `Local rule on ${MATERIAL_WORDS[material]}: “${says}”`,
+      ({ material, says }) => `Local rule on ${materialOf(material).buyerName}: “${says}”`,
     ),
   ];
   return items.length === 0

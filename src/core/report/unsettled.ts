@@ -1,22 +1,18 @@
 import { totalFt } from '../base/interval';
-import type { Derived } from '../derive';
+import { buyerWordsOf, pageOf } from '../catalogue/defects/kinds';
+import { sayFeet } from '../catalogue/say-size';
+import type { Severity } from '../catalogue/severity/grade';
+import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
-import type { Severity } from '../judge/grade';
-import { sayFeet } from './describe';
 import { inScope } from './in-scope';
 import { sayPipeAbove, sayPlace } from './place';
-import { FINDING_WORDS } from './words';
 
 /** Grades that would ask for work. */
 const ASKS_FOR_WORK: readonly Severity[] = ['major', 'failed'];
-/** Kinds that no size makes more than slight or moderate by itself: not to know it settles nothing worse. */
-const NEVER_MAJOR: readonly Finding['kind'][] = [
-  'residue-line',
-  'vermin',
-  'unidentified',
-  'layout',
-  'material',
-];
+
+/** What the rules make of the whole has no size, nor is a size all that some kinds wait for. */
+const canBeMajor = (kind: Finding['kind']) =>
+  !(pageOf(kind)?.traits.includes('never-major') ?? true);
 
 /** What of a finding is not settled and could make it worse, to follow its name; `null` where all is. */
 function openOf({
@@ -29,7 +25,7 @@ function openOf({
   facts,
   provisos,
 }: Finding): string | null {
-  if (missing !== null && !NEVER_MAJOR.includes(kind)) return 'was not sized';
+  if (missing !== null && canBeMajor(kind)) return 'was not sized';
   // An eyeballed number is graded by its value; a word is not a number.
   if (facts.byWord !== null && range !== null && ASKS_FOR_WORK.includes(range[1]))
     return `was sized by a word and may be ${range[1]}`;
@@ -50,16 +46,16 @@ const OF_MANY: Readonly<Record<string, string>> = {
 const agreeWithMany = (phrase: string) => phrase.replace(/^\w+/, (verb) => OF_MANY[verb] ?? verb);
 
 /** Findings that ask for no work today and might, were they known better. */
-function openFindings(derived: Derived): string[] {
-  return inScope(derived)
+function openFindings(assessment: Assessment): string[] {
+  return inScope(assessment)
     .filter(({ ourDoing, review }) => !ourDoing && review?.verdict !== 'dismissed')
     .filter(({ action }) => action === 'none' || action === 'monitor' || action === 'upkeep')
     .flatMap((finding) => {
       const open = openOf(finding);
       if (open === null) return [];
-      const { name, isMany } = FINDING_WORDS[finding.kind];
+      const { name, isMany } = buyerWordsOf(finding.kind);
       const said = isMany ? agreeWithMany(open) : open;
-      const place = finding.isPlaceUnsaid ? '' : ` ${sayPlace(finding, derived.names)}`;
+      const place = finding.isPlaceUnsaid ? '' : ` ${sayPlace(finding, assessment.names)}`;
       return [`the ${name.toLowerCase()}${place} ${said}`];
     });
 }
@@ -68,11 +64,11 @@ function openFindings(derived: Derived): string[] {
  * What stands in the way of a better verdict, one by one, each to stand in a sentence: no verdict is better
  * than what is unsettled.
  */
-export function listUnsettled(derived: Derived): string[] {
-  const { lateral, branches, names } = derived;
+export function listUnsettled(assessment: Assessment): string[] {
+  const { lateral, branches, names } = assessment;
   const lines = [lateral, ...branches];
   return [
-    ...openFindings(derived),
+    ...openFindings(assessment),
     ...lines.flatMap(({ coverage: { upper }, lineId }) =>
       upper?.state === 'unreached'
         ? [`${sayPipeAbove(upper)}${names.on(lineId)} was not seen`]
@@ -91,13 +87,13 @@ export function listUnsettled(derived: Derived): string[] {
 }
 
 /** Failed findings outside what was agreed: left out of the verdict, and never out of the headline. */
-export function failedOutside({ findings, names }: Derived): string[] {
+export function failedOutside({ findings, names }: Assessment): string[] {
   return findings
     .filter(
       ({ courtesy, severity, ourDoing, review }) =>
         courtesy && severity === 'failed' && !ourDoing && review?.verdict !== 'dismissed',
     )
     .map(
-      (finding) => `${FINDING_WORDS[finding.kind].name.toLowerCase()} ${sayPlace(finding, names)}`,
+      (finding) => `${buyerWordsOf(finding.kind).name.toLowerCase()} ${sayPlace(finding, names)}`,
     );
 }

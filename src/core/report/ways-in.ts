@@ -1,6 +1,6 @@
 import { sayFt } from '../base/numbers';
-import type { Derived } from '../derive';
-import { listCleanouts, type CleanoutFound } from '../lateral/cleanouts';
+import type { Assessment } from '../judge/assessment';
+import { type CleanoutFound, listCleanouts } from '../lateral/cleanouts';
 import type { Block } from './block';
 
 const STATES: Record<CleanoutFound['state'], string> = {
@@ -11,7 +11,7 @@ const STATES: Record<CleanoutFound['state'], string> = {
 };
 
 /** The cleanouts of the house, those found from inside among them: what later cleaning goes in by. */
-export function composeWaysIn({ inspection, lateral, branches, names }: Derived): Block[] {
+export function composeWaysIn({ inspection, lateral, branches, names }: Assessment): Block[] {
   const found = listCleanouts(inspection, [lateral, ...branches]);
   const isFoundInside = found.some(({ diameterIn }) => diameterIn === null);
   if (found.length < 2 && !isFoundInside) return [];

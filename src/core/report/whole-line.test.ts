@@ -1,23 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { derive, type Derived } from '../derive';
-import type { AccessPoint } from '../job/access-point';
-import { CLAY, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
+import type { Assessment } from '../judge/assessment';
+import type { AccessPoint } from '../model/job/access-point';
 import { codes, feature, headline, of, paper, wordsOf } from '../testing/barely-said';
+import { CLAY, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { joinedInspection, tieOf } from '../testing/joined';
 import { defect } from '../testing/rules';
 import { composeDocuments } from './documents';
 describe('the whole line', () => {
-  it.each<[AccessPoint['alongLine'], Derived['completeness'], RegExp]>([
+  it.each<[AccessPoint['alongLine'], Assessment['completeness'], RegExp]>([
     ['house-end', 'whole', /^The sewer works\. No work is needed now\. All 60 feet were seen\.$/],
     ['along', 'partial', /not all is settled: the pipe between the house and A was not seen/],
     ['near-street', 'partial', /The pipe between the house and A was not reached/],
     [undefined, 'whole', /All 60 feet from A were seen\.$/],
   ])('above an access %s: %s', (alongLine, completeness, words) => {
     const access = alongLine === undefined ? {} : { alongLine };
-    const derived = of([], { access, run: { waterAtStart: 'none' } });
-    expect(derived.completeness).toBe(completeness);
-    expect(headline(derived)).toMatch(words);
-    if (completeness === 'partial') expect(derived.lateral.coverage.unreachedFt).toBeNull();
+    const assessment = of([], { access, run: { waterAtStart: 'none' } });
+    expect(assessment.completeness).toBe(completeness);
+    expect(headline(assessment)).toMatch(words);
+    if (completeness === 'partial') expect(assessment.lateral.coverage.unreachedFt).toBeNull();
   });
 
   it('names the pipe above by where a run up from a mid-line access ended', () => {
@@ -29,8 +30,8 @@ describe('the whole line', () => {
       ],
       { id: 'R2', facing: 'upstream' },
     );
-    const derived = derive(joinedInspection({ runs: [runOf([CLAY, MAIN_AT_60]), up] }));
-    const text = wordsOf(derived);
+    const assessment = assess(joinedInspection({ runs: [runOf([CLAY, MAIN_AT_60]), up] }));
+    const text = wordsOf(assessment);
     expect(text).toContain('the pipe between the house and the point 15 ft upstream of A');
     expect(text).toContain('the roots at 9 ft upstream of A were not sized');
     expect(text).not.toContain('between the house and A');
@@ -44,10 +45,12 @@ describe('the whole line', () => {
     const long = { ...runOf([CLAY, MAIN_AT_60], { id: 'R2', accessPointId: 'A' }) };
     const base = joinedInspection({ runs: [short, long] });
     const { referenceRunId: _chosen, ...job } = base.job;
-    const derived = derive({ ...base, job });
-    expect(derived.lateral.axes.map(({ run }) => run.id)).toEqual(['R2']);
-    expect(derived.lateral.reachedMain).toBe(true);
-    expect(wordsOf(derived)).toContain('Run R1 from K saw 22 feet and is not joined to the rest');
+    const assessment = assess({ ...base, job });
+    expect(assessment.lateral.axes.map(({ run }) => run.id)).toEqual(['R2']);
+    expect(assessment.lateral.reachedMain).toBe(true);
+    expect(wordsOf(assessment)).toContain(
+      'Run R1 from K saw 22 feet and is not joined to the rest',
+    );
   });
 
   it('asks where two joined counters put one change of pipe far apart', () => {
@@ -64,7 +67,7 @@ describe('the whole line', () => {
       runOf([CLAY, tee(10), change(38), tee(50), MAIN_AT_60], { id: 'R2', accessPointId: 'B' }),
     ];
     const ties = [tieOf('T1', 'R1 2 = R2 2'), tieOf('T2', 'R1 4 = R2 4')];
-    expect(codes(derive(joinedInspection({ runs, ties })))).toContain('counters-disagree');
+    expect(codes(assess(joinedInspection({ runs, ties })))).toContain('counters-disagree');
   });
 
   it('asks for a pipe that nobody was in, at the end of a run', () => {
@@ -91,13 +94,13 @@ describe('branches', () => {
       { id: 'R2', accessPointId: 'G', lineId: 'L2' },
     ),
   ];
-  const derived = derive({ ...joinedInspection({ runs, more: { lines } }) });
+  const assessment = assess({ ...joinedInspection({ runs, more: { lines } }) });
   it('say in every document which line a footage is on, and from where it counts', () => {
-    const text = paper(derived);
+    const text = paper(assessment);
     expect(text).toContain('Hole in the pipe at 12 ft from G on the guest house line');
     expect(text).toContain('Hole in the pipe at 8 ft from A on the house line');
     expect(text).toContain('What the guest house line is made of (feet from G)');
-    const { contractor } = composeDocuments(derived);
+    const { contractor } = composeDocuments(assessment);
     const quote = contractor.find(
       (block) => block.kind === 'table' && block.title === 'What to quote for',
     );
@@ -108,7 +111,7 @@ describe('branches', () => {
   });
 
   it('are named in every check', () => {
-    const messages = derived.checks
+    const messages = assessment.checks
       .filter(({ code }) => code === 'no-locate')
       .map(({ message }) => message);
     expect(messages.every((text) => / on the (guest )?house line/.test(text))).toBe(true);

@@ -1,24 +1,26 @@
 import { sayList } from '../base/numbers';
-import type { Derived } from '../derive';
+import { materialOf } from '../catalogue/materials/kinds';
+import { sayFeet } from '../catalogue/say-size';
+import type { Assessment } from '../judge/assessment';
 import { type MaterialFeet, pictureWholeLine } from '../judge/whole-line';
 import type { Lateral } from '../lateral/lateral';
-import { sayFeet } from './describe';
-import { MATERIAL_WORDS } from './words';
 
 const sayMaterials = (parts: readonly MaterialFeet[]) =>
-  sayList(parts.map(({ material, feet }) => `${sayFeet(feet)} of ${MATERIAL_WORDS[material]}`));
+  sayList(
+    parts.map(({ material, feet }) => `${sayFeet(feet)} of ${materialOf(material).buyerName}`),
+  );
 
 /** What is old, what was renewed and what is left to go, each in a sentence. */
-export function sayWholeLine(derived: Derived): string[] {
-  const { lateral, branches, names } = derived;
+export function sayWholeLine(assessment: Assessment): string[] {
+  const { lateral, branches, names } = assessment;
   return [lateral, ...branches].flatMap((line) =>
-    sayOne(derived, line).map((text) =>
+    sayOne(assessment, line).map((text) =>
       names.isOne ? text : `${text.replace(/\.$/, '')}${names.on(line.lineId)}.`,
     ),
   );
 }
 
-function sayOne({ findings, inspection }: Derived, lateral: Lateral): string[] {
+function sayOne({ findings, inspection }: Assessment, lateral: Lateral): string[] {
   const { yearBuilt } = inspection.property;
   const { original, renewed, untold, repairFt, pastLifeFt } = pictureWholeLine(
     lateral,

@@ -1,5 +1,5 @@
-import type { Decision } from '../job/inspection';
-import { wordingsOf } from '../job/report-words';
+import type { Decision } from '../model/job/inspection';
+import { wordingsOf } from '../model/job/report-words';
 
 /** A text that the inspector may put in other words: Chert's, and the one that stands. */
 export type EditableText = {

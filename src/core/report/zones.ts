@@ -1,12 +1,12 @@
 import { clip, type Interval, lengthFt, overlaps, totalFt, unite } from '../base/interval';
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
-import type { Severity } from '../judge/grade';
+import { sayFeet } from '../catalogue/say-size';
+import type { Severity } from '../catalogue/severity/grade';
+import { type Zone, zoneOf } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 import type { Lateral } from '../lateral/lateral';
-import type { Zone } from '../log/vocabulary';
 import type { TableBlock } from './block';
-import { sayFeet } from './describe';
-import { SEVERITY_WORDS, ZONE_WORDS } from './words';
+import { SEVERITY_WORDS } from './words';
 
 const ORDER: readonly Severity[] = ['slight', 'moderate', 'major', 'failed'];
 
@@ -25,11 +25,13 @@ function stretchesOf({ segments }: Lateral): Stretch[] {
 }
 
 /** The worst of each part of each line, and how much of it nobody saw. Nothing found is said only of what was seen. */
-export function composeZones(derived: Derived): TableBlock[] {
-  return [derived.lateral, ...derived.branches].flatMap((lateral) => zonesOf(derived, lateral));
+export function composeZones(assessment: Assessment): TableBlock[] {
+  return [assessment.lateral, ...assessment.branches].flatMap((lateral) =>
+    zonesOf(assessment, lateral),
+  );
 }
 
-function zonesOf({ findings, names }: Derived, lateral: Lateral): TableBlock[] {
+function zonesOf({ findings, names }: Assessment, lateral: Lateral): TableBlock[] {
   const stretches = stretchesOf(lateral);
   if (stretches.length === 0) return [];
   const { lineId } = lateral;
@@ -69,7 +71,7 @@ function zonesOf({ findings, names }: Derived, lateral: Lateral): TableBlock[] {
         return [
           String(roundTo(stretch.fromFt, 1)),
           String(roundTo(stretch.toFt, 1)),
-          stretch.zone ? ZONE_WORDS[stretch.zone] : 'not logged',
+          stretch.zone ? zoneOf(stretch.zone).buyerName : 'not logged',
           grade,
           hiddenFt < 0.05 ? '' : sayFeet(hiddenFt),
         ];

@@ -1,9 +1,9 @@
-import { labelOf } from '../job/labels';
 import type { Interval } from '../base/interval';
 import { unite } from '../base/interval';
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
+import type { Assessment } from '../judge/assessment';
 import type { Lateral } from '../lateral/lateral';
+import { labelOf } from '../model/job/labels';
 import { drawFlakes, drawRoots, placeFlakes } from './flakes';
 import { type Frame, layFrame, scaleStepFt } from './frame';
 import { drawGround, wishZoneLabels } from './ground';
@@ -44,12 +44,12 @@ export function wholeView(lateral: Lateral, headFt?: number): Interval {
   return { fromFt: fromFt - roomFt - 2, toFt: toFt + roomFt };
 }
 
-/** Builds the Section once, for any printer. A pure function of what was derived and the options. */
-export function buildSection(derived: Derived, options: SectionOptions): Section {
-  const { lateral } = derived;
+/** Builds the Section once, for any printer. A pure function of what was assessment and the options. */
+export function buildSection(assessment: Assessment, options: SectionOptions): Section {
+  const { lateral } = assessment;
   const view = options.view ?? wholeView(lateral, options.headFt);
   const frame = layFrame(view, options.width, options.height);
-  const findings = derived.findings.filter(({ lineId }) => lineId === lateral.lineId);
+  const findings = assessment.findings.filter(({ lineId }) => lineId === lateral.lineId);
   const profile = layProfile(lateral, findings, frame);
   const flakes = placeFlakes(findings, frame, profile);
   const lowestY = Math.max(...[view.fromFt, view.toFt].map((at) => profile.invertY(at)), 0);
@@ -60,13 +60,13 @@ export function buildSection(derived: Derived, options: SectionOptions): Section
     frame,
     primitives: [
       ...drawGround(lateral, frame),
-      ...drawRisers(derived, frame, profile),
+      ...drawRisers(assessment, frame, profile),
       ...drawPipe(lateral, frame, profile),
       ...drawWater(frame, profile),
       ...drawRoots(findings, frame, profile),
       ...drawFeatures(lateral, frame, profile),
       ...drawEnd(lateral, frame, profile),
-      ...drawCamera(derived, frame, profile, options.headFt),
+      ...drawCamera(assessment, frame, profile, options.headFt),
       ...drawFlakes(flakes),
       ...placeLabels(wishZoneLabels(lateral, frame), frame, [15, 29]),
       ...placeLabels(wishPipeLabels(lateral, frame), frame, [
@@ -87,7 +87,11 @@ const ABOVE_GROUND = 10;
 const ABOVE_ROOF = 46;
 
 /** Access points in use: a riser from the ground to the pipe, with its letter. */
-function drawRisers({ lateral, inspection }: Derived, frame: Frame, profile: Profile): Primitive[] {
+function drawRisers(
+  { lateral, inspection }: Assessment,
+  frame: Frame,
+  profile: Profile,
+): Primitive[] {
   const openings = new Map(lateral.axes.map((axis) => [axis.run.accessPointId, axis.originFt]));
   return [...openings].flatMap(([accessId, atFt]): Primitive[] => {
     if (!isShown(atFt, frame)) return [];
@@ -174,7 +178,7 @@ function drawEnd(lateral: Lateral, frame: Frame, profile: Profile): Primitive[] 
 
 /** The rod from the access to the head, and the light before it. */
 function drawCamera(
-  { lateral }: Derived,
+  { lateral }: Assessment,
   frame: Frame,
   profile: Profile,
   headFt: number | undefined,

@@ -1,5 +1,5 @@
+import type { Severity } from '../catalogue/severity/grade';
 import type { Finding } from '../judge/finding';
-import type { Severity } from '../judge/grade';
 import type { Frame } from './frame';
 import type { Point, Primitive } from './primitives';
 import { stroke } from './primitives';

@@ -1,11 +1,10 @@
 import { clip } from '../base/interval';
+import { nameZone, type Zone } from '../catalogue/zones';
 import type { Lateral } from '../lateral/lateral';
 import { INDOOR_ZONES } from '../lateral/zones';
-import { nameZone } from '../log/say-entry';
 import type { Frame } from './frame';
 import type { LabelWish } from './labels';
 import { box, type Primitive, type Role, stroke } from './primitives';
-import type { Zone } from '../log/vocabulary';
 
 const COVER: Partial<Record<Zone, readonly [Role, number]>> = {
   yard: ['surface-green', 4],

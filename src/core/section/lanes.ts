@@ -1,10 +1,10 @@
-import type { Derived } from '../derive';
+import type { Pass } from '../catalogue/vocabulary';
+import type { Assessment } from '../judge/assessment';
 import type { Lateral } from '../lateral/lateral';
-import { sayEntry } from '../log/say-entry';
-import type { Entry } from '../log/entry';
-import type { Pass } from '../log/vocabulary';
 import type { PlacedTie, TieStanding } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
+import type { Entry } from '../model/log/entry';
+import { sayEntry } from '../model/log/say-entry';
 import type { Frame } from './frame';
 
 /** One thing of a run on its lane. */
@@ -60,7 +60,7 @@ const TOP = 24;
  * Lays every run of a line under the Section on the same scale of stations. A run that nothing joins
  * yet is laid as if its access were station 0.
  */
-export function layLanes({ lateral }: Derived, frame: Frame): Lanes {
+export function layLanes({ lateral }: Assessment, frame: Frame): Lanes {
   const axes = [...lateral.axes, ...lateral.unplaced];
   const lanes = axes.map((axis, index) => layLane(axis, TOP + index * LANE_HEIGHT, frame));
   return {

@@ -1,6 +1,6 @@
 import { clip, type Interval } from '../base/interval';
+import { nameMaterial } from '../catalogue/materials/kinds';
 import type { Lateral } from '../lateral/lateral';
-import { nameMaterial } from '../log/say-entry';
 import type { Frame } from './frame';
 import type { LabelWish } from './labels';
 import type { Point, Primitive, Role } from './primitives';

@@ -1,5 +1,5 @@
-import type { Severity } from '../judge/grade';
-import type { Material } from '../log/vocabulary';
+import type { Material } from '../catalogue/materials/index';
+import type { Severity } from '../catalogue/severity/grade';
 
 /** A point on the drawing, in drawing units (1 unit = 1 px at full size). */
 export type Point = { readonly x: number; readonly y: number };

@@ -1,9 +1,9 @@
-import { clamp } from '../base/numbers';
 import type { Interval } from '../base/interval';
+import { clamp } from '../base/numbers';
+import { fillRatioOf } from '../catalogue/severity/water-depth';
 import type { Finding } from '../judge/finding';
-import { fillRatioOf } from '../judge/severity/standing-water';
-import type { Lateral } from '../lateral/lateral';
 import { depthAtFt, readDepths } from '../lateral/depth';
+import type { Lateral } from '../lateral/lateral';
 import { segmentAt } from '../lateral/segments';
 import type { Frame } from './frame';
 

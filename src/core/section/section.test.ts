@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { CLAY, derivedFrom, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { assess } from '../assess';
+import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { buildSection, type Section } from './build';
 import { flakeRadius } from './flakes';
 import { layFrame, scaleStepFt } from './frame';
@@ -68,7 +68,7 @@ describe('the Section', () => {
         fc.array(anything, { maxLength: 25 }),
         fc.integer({ min: 340, max: 1400 }),
         (said, width) => {
-          const section = buildSection(derivedFrom(said), { width, height: 206 });
+          const section = buildSection(assessmentOf(said), { width, height: 206 });
           for (const one of section.primitives) {
             const points =
               one.shape === 'circle' ? [one.center] : one.shape === 'text' ? [one.at] : one.points;
@@ -89,22 +89,22 @@ describe('the Section', () => {
   });
 
   it('draws water at its true fill and length, with a level surface', () => {
-    const derived = derivedFrom([water]);
+    const assessment = assessmentOf([water]);
     const frame = layFrame({ fromFt: -4, toFt: 64 }, SIZE.width, SIZE.height);
-    const profile = layProfile(derived.lateral, derived.findings, frame);
+    const profile = layProfile(assessment.lateral, assessment.findings, frame);
     const middle = 47;
     const depth = profile.invertY(middle) - profile.waterY(middle);
     expect(depth / profile.boreUnits(middle)).toBeCloseTo(0.4, 6);
     expect(profile.waterY(43)).toBeCloseTo(profile.waterY(51), 9);
-    const pool = buildSection(derived, SIZE).primitives.find(({ role }) => role === 'water');
+    const pool = buildSection(assessment, SIZE).primitives.find(({ role }) => role === 'water');
     const xs = pool?.shape === 'polygon' ? pool.points.map(({ x }) => x) : [];
-    const shown = buildSection(derived, SIZE).frame;
+    const shown = buildSection(assessment, SIZE).frame;
     expect(shown.stationOf(Math.min(...xs))).toBeCloseTo(43, 6);
     expect(shown.stationOf(Math.max(...xs))).toBeCloseTo(51, 6);
   });
 
   it('hatches what nobody saw, dots what nobody reached, and says what the end is', () => {
-    const cut = derive(
+    const cut = assess(
       inspectionOf([
         runOf([
           CLAY,
@@ -117,20 +117,20 @@ describe('the Section', () => {
     expect(roles).toContain('unseen');
     expect(roles).toContain('unreached');
     expect(roles).not.toContain('main');
-    const unsure = derive(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
+    const unsure = assess(inspectionOf([runOf([CLAY, { ...MAIN_AT_60, confirmedBy: 'none' }])]));
     expect(buildSection(unsure, SIZE).primitives).toContainEqual(
       expect.objectContaining({ shape: 'text', text: 'main?' }),
     );
   });
 
   it('gives every finding in view one flake, larger and with more facets the worse it is, none over another', () => {
-    const derived = derivedFrom([
+    const assessment = assessmentOf([
       { kind: 'defect', defect: 'offset', readingFt: 30, offsetIn: 0.1 },
       { kind: 'defect', defect: 'crack', readingFt: 30.2, form: 'open' },
       { kind: 'defect', defect: 'gap', readingFt: 30.4, gapIn: 2 },
       { kind: 'defect', defect: 'collapse', readingFt: 30.6 },
     ]);
-    const flakes = buildSection(derived, SIZE).primitives.filter(
+    const flakes = buildSection(assessment, SIZE).primitives.filter(
       (one) => one.role.startsWith('flake-') && one.shape === 'polygon',
     );
     const facets = new Map(
@@ -154,7 +154,7 @@ describe('the Section', () => {
   });
 
   it('zooms to a stretch', () => {
-    const zoomed = buildSection(derivedFrom([water]), { ...SIZE, view: { fromFt: 40, toFt: 55 } });
+    const zoomed = buildSection(assessmentOf([water]), { ...SIZE, view: { fromFt: 40, toFt: 55 } });
     expect(zoomed.frame.stationOf(zoomed.frame.xOf(43))).toBeCloseTo(43, 9);
     expect(zoomed.frame.unitsPerFt).toBeGreaterThan(70);
   });
@@ -165,7 +165,7 @@ describe('the Section', () => {
 
   it('reads as a table: pipes, what was hidden, findings with their grade', () => {
     const rows = tabulateSection(
-      derivedFrom([water, { kind: 'unseen', cause: 'murky', readingFt: 10, toReadingFt: 14 }]),
+      assessmentOf([water, { kind: 'unseen', cause: 'murky', readingFt: 10, toReadingFt: 14 }]),
     );
     expect(rows).toEqual([
       { fromFt: 0, toFt: 3, what: '6 in clay, yard' },

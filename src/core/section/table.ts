@@ -1,13 +1,15 @@
 import { roundTo } from '../base/numbers';
-import type { Derived } from '../derive';
-import { nameFinding, nameMaterial, nameZone } from '../log/say-entry';
+import { nameFinding } from '../catalogue/defects/kinds';
+import { nameMaterial } from '../catalogue/materials/kinds';
+import { nameZone } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 
 /** One row of the Section read as a table, for people who do not see the drawing. */
 export type SectionRow = { readonly fromFt: number; readonly toFt: number; readonly what: string };
 
 /** The Section in words, in station order: pipes, what could not be seen, and findings. */
-export function tabulateSection(derived: Derived): SectionRow[] {
-  const { lateral } = derived;
+export function tabulateSection(assessment: Assessment): SectionRow[] {
+  const { lateral } = assessment;
   const rows: SectionRow[] = [
     ...lateral.segments.map((segment) => ({
       fromFt: segment.fromFt,
@@ -15,7 +17,7 @@ export function tabulateSection(derived: Derived): SectionRow[] {
       what: `${segment.diameterIn === null ? '' : `${segment.diameterIn} in `}${nameMaterial(segment.material)}${segment.zone ? `, ${nameZone(segment.zone).toLowerCase()}` : ''}`,
     })),
     ...lateral.coverage.obscured.map((stretch) => ({ ...stretch, what: 'nobody could see' })),
-    ...derived.findings
+    ...assessment.findings
       .filter(({ placed, lineId }) => placed && lineId === lateral.lineId)
       .map(({ span, kind, severity, number }) => ({
         ...span,

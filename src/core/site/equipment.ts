@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
-import type { OwnWord } from '../callout/draft';
-import { type Judgement, judgementSchema } from '../job/judgement';
-import { type PriceBook, priceBookSchema } from '../repair/prices/price-book';
+import { type Judgement, judgementSchema } from '../model/job/judgement';
+import { type PriceBook, priceBookSchema } from '../model/prices/price-book';
+import type { OwnWord } from '../speech/draft';
 
 /** A camera head: what decides where it fits. */
 export type Head = { readonly name: string; readonly diameterIn: number; readonly levels: boolean };

@@ -1,6 +1,6 @@
 import { sayIn } from '../base/numbers';
-import { type AccessPoint, type AlongLine, alongLineOf } from '../job/access-point';
-import type { AccessKind } from '../log/vocabulary';
+import { accessOf } from '../catalogue/access/kinds';
+import { type AccessPoint, type AlongLine, alongLineOf } from '../model/job/access-point';
 import type { Equipment, Head } from './equipment';
 import { estimateReach, type Leg, type Reach } from './reach';
 
@@ -16,22 +16,6 @@ export type RankedAccess = {
   readonly reach: Reach;
   /** The largest head that goes in with room to pull back; `null` when none does. */
   readonly head: Head | null;
-};
-
-/** Lower is tried first: a proper cleanout, then a fallback, a small branch last. */
-const KINDS: Readonly<Record<AccessKind, { readonly order: number; readonly why: string }>> = {
-  'two-way-cleanout': { order: 0, why: 'two-way cleanout: both directions from one opening' },
-  cleanout: { order: 1, why: 'a proper cleanout' },
-  'yard-riser': { order: 2, why: 'riser in the yard: a straight way in' },
-  'property-line-cleanout': {
-    order: 3,
-    why: 'cleanout at the property line: good for the public side',
-  },
-  'stack-cleanout': { order: 4, why: 'cleanout at the stack: sees the building drain as well' },
-  'pulled-toilet': { order: 6, why: 'a fallback: needs a new seal when it is refitted' },
-  'roof-vent': { order: 7, why: 'a fallback: roof work, a long drop, tight bends' },
-  other: { order: 8, why: 'an opening of another kind' },
-  branch: { order: 9, why: 'the last resort: a small branch' },
 };
 
 /** Room that a head needs to pass a fitting and come back, inches. */
@@ -75,7 +59,7 @@ function rankOne(
   const reasons = [
     ...(state === 'refused' ? [`refused: ${obstacle ?? 'no reason given'}`] : []),
     ...(head === null ? [`no head fits ${sayIn(diameterIn)} in with room to pull back`] : []),
-    KINDS[kind].why,
+    accessOf(kind).why,
     ...(head && head.diameterIn < largest
       ? [`takes only the ${head.name} (${sayIn(diameterIn)} in bore)`]
       : []),
@@ -87,7 +71,7 @@ function rankOne(
     ...(state !== 'refused' && obstacle ? [`in the way: ${obstacle}`] : []),
   ];
   const cost =
-    KINDS[kind].order +
+    accessOf(kind).order +
     (turnDeg / 90) * BEND_COST +
     (obstacle ? OBSTACLE_COST : 0) +
     (head === null ? NO_HEAD_COST : 0) +

@@ -1,26 +1,8 @@
 import { roundTo } from '../base/numbers';
-import type { Material } from '../log/vocabulary';
+import type { Material } from '../catalogue/materials/index';
+import { materialOf } from '../catalogue/materials/kinds';
 import type { Equipment } from './equipment';
 
-/**
- * Friction between a wet rod and the pipe, no unit. Handbook values for wet plastic on the material;
- * an estimate in every case: scale, grease and joints change them.
- */
-export const FRICTION: Readonly<Record<Material, number>> = {
-  'vitrified-clay': 0.35,
-  'cast-iron': 0.5,
-  'ductile-iron': 0.45,
-  concrete: 0.5,
-  'asbestos-cement': 0.45,
-  'bituminous-fiber': 0.45,
-  abs: 0.25,
-  pvc: 0.25,
-  hdpe: 0.2,
-  'galvanized-steel': 0.5,
-  lead: 0.4,
-  liner: 0.3,
-  unknown: 0.5,
-};
 /** Push that the head needs to go on over joints and lips, pounds; less than half of it on a skid. */
 export const HEAD_DRAG_LB = 3;
 export const SKID_DRAG_LB = 1.2;
@@ -72,20 +54,20 @@ export function estimateReach(legs: readonly Leg[], equipment: Equipment, onSkid
   };
   /** Feet of straight that the push left overcomes. */
   const straightLeftFt = (material: Material) =>
-    Math.max(0, push - dragLb) / (FRICTION[material] * rodLbPerFt);
+    Math.max(0, push - dragLb) / (materialOf(material).friction * rodLbPerFt);
   let last: Material = 'unknown';
   for (const leg of legs) {
     last = leg.material;
     if (push <= dragLb) return done(atFt);
     if (leg.kind === 'bend') {
-      const factor = capstanRatio(FRICTION[leg.material], leg.angleDeg);
+      const factor = capstanRatio(materialOf(leg.material).friction, leg.angleDeg);
       push *= factor;
       bendRatio *= factor;
       continue;
     }
     const canFt = straightLeftFt(leg.material);
     if (canFt < leg.lengthFt) return done(atFt + canFt);
-    push -= FRICTION[leg.material] * rodLbPerFt * leg.lengthFt;
+    push -= materialOf(leg.material).friction * rodLbPerFt * leg.lengthFt;
     atFt += leg.lengthFt;
   }
   return done(atFt + straightLeftFt(last));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { AccessPoint } from '../job/access-point';
+import type { AccessPoint } from '../model/job/access-point';
 import { DEFAULT_PREFERENCES, preferencesSchema } from './equipment';
 import { headFor, rankAccess } from './rank-access';
 import { estimateReach, type Leg } from './reach';

@@ -1,20 +1,20 @@
 import fc from 'fast-check';
+import { DEFECTS } from '../catalogue/defects/index';
+import { FEATURES } from '../catalogue/features/index';
+import { MATERIALS } from '../catalogue/materials/index';
 import {
   AIDS,
   CERTAINTIES,
   CONFIRMATIONS,
-  DEFECTS,
   END_REASONS,
-  FEATURES,
   FLOW_RESULTS,
   LOCI,
-  MATERIALS,
   PASSES,
   SIDES,
   UNSEEN_CAUSES,
   WATER_STATES,
-  ZONES,
-} from '../log/vocabulary';
+} from '../catalogue/vocabulary';
+import { ZONES } from '../catalogue/zones';
 import { minute, type Said } from './build';
 
 const feet = fc.integer({ min: 0, max: 700 }).map((tenths) => tenths / 10);

@@ -1,7 +1,8 @@
-import { derive, type Derived } from '../derive';
-import type { AccessPoint } from '../job/access-point';
-import type { Inspection } from '../job/inspection';
-import type { Run } from '../job/run';
+import { assess } from '../assess';
+import type { Assessment } from '../judge/assessment';
+import type { AccessPoint } from '../model/job/access-point';
+import type { Inspection } from '../model/job/inspection';
+import type { Run } from '../model/job/run';
 import { composeReport } from '../report/compose';
 import { composeDocuments } from '../report/documents';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
@@ -44,14 +45,14 @@ export type Setup = {
 export function of(
   said: readonly Said[],
   { run = {}, access = {}, job = {}, property = {} }: Setup = {},
-): Derived {
+): Assessment {
   const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
   const whole = { ...bare, ...run } as Run;
   const accessPoints = [accessOf('A', access)];
-  return derive(inspectionOf([whole], { accessPoints, job, property }));
+  return assess(inspectionOf([whole], { accessPoints, job, property }));
 }
 
-export const codes = ({ checks }: Derived) => checks.map(({ code }) => code);
-export const headline = (derived: Derived) => composeReport(derived).headline;
-export const wordsOf = (derived: Derived) => JSON.stringify(composeReport(derived).blocks);
-export const paper = (derived: Derived) => JSON.stringify(composeDocuments(derived));
+export const codes = ({ checks }: Assessment) => checks.map(({ code }) => code);
+export const headline = (assessment: Assessment) => composeReport(assessment).headline;
+export const wordsOf = (assessment: Assessment) => JSON.stringify(composeReport(assessment).blocks);
+export const paper = (assessment: Assessment) => JSON.stringify(composeDocuments(assessment));

@@ -1,7 +1,8 @@
-import { derive, type Derived } from '../derive';
-import type { Inspection } from '../job/inspection';
-import type { Run } from '../job/run';
-import type { Entry, EntryDraft } from '../log/entry';
+import { assess } from '../assess';
+import type { Assessment } from '../judge/assessment';
+import type { Inspection } from '../model/job/inspection';
+import type { Run } from '../model/job/run';
+import type { Entry, EntryDraft } from '../model/log/entry';
 
 /** An entry as tests write it: what is left out is on the way out, a minute after the one before. */
 export type Said = { readonly kind: Entry['kind'] } & Readonly<Record<string, unknown>>;
@@ -88,8 +89,8 @@ export function inspectionOf(runs: readonly Run[], changes: Changes = {}): Inspe
 }
 
 /** What a 60 ft run in 6 in clay to the main, seen, says with these entries in it. */
-export function derivedFrom(said: readonly Said[], changes: Changes = {}): Derived {
-  return derive(inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])], changes));
+export function assessmentOf(said: readonly Said[], changes: Changes = {}): Assessment {
+  return assess(inspectionOf([runOf([CLAY, ...said, MAIN_AT_60])], changes));
 }
 
 export const CLAY: Said = {

@@ -1,5 +1,5 @@
-import type { Option, Problem, Rate, Target, Trade } from '../repair/choose/problem';
-import { type Random, seededRandom } from '../rig/random';
+import { type Random, seededRandom } from '../base/random';
+import type { Option, Problem, Rate, Target, Trade } from '../planning/choose/problem';
 
 const LINE_FT = 100;
 

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { readInspectionFile } from '../formats/inspection-file';
-import type { Inspection } from '../job/inspection';
+import { readInspectionFile } from '../interchange/inspection-file';
+import type { Inspection } from '../model/job/inspection';
 
 /** The names of the demo jobs that ship with Chert. */
 export const DEMO_NAMES: readonly string[] = readdirSync('demo')

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { sayFault } from '../base/fault';
-import type { LateralTruth } from '../rig/truth';
-import { checkLateral } from '../rig/truth-schema';
+import type { LateralTruth } from '../simulator/truth';
+import { checkLateral } from '../simulator/truth-schema';
 
 const FOLDER = new URL('../../../demo/laterals/', import.meta.url);
 

@@ -1,5 +1,5 @@
 import type { Interval } from '../base/interval';
-import { meterOf, type Option, type Problem, type Trade } from '../repair/choose/problem';
+import { meterOf, type Option, type Problem, type Trade } from '../planning/choose/problem';
 
 /** A stretch or a spot of a trade that is worked or not, and what working it costs. */
 type Cell = Interval & {

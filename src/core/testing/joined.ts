@@ -1,7 +1,8 @@
-import type { AccessPoint } from '../job/access-point';
-import type { Inspection, Span, Tie } from '../job/inspection';
-import type { Run } from '../job/run';
-import { derive, type Derived } from '../derive';
+import { assess } from '../assess';
+import type { Assessment } from '../judge/assessment';
+import type { AccessPoint } from '../model/job/access-point';
+import type { Inspection, Span, Tie } from '../model/job/inspection';
+import type { Run } from '../model/job/run';
 import { inspectionOf, runOf, type Said } from './build';
 
 /** An access point in the yard. */
@@ -57,8 +58,8 @@ export function joinedInspection({ runs, ties = [], spans = [], more = {} }: Joi
   };
 }
 
-export function joined(parts: Joined): Derived {
-  return derive(joinedInspection(parts));
+export function joined(parts: Joined): Assessment {
+  return assess(joinedInspection(parts));
 }
 
 /** A run from an access, with its things in order. */

@@ -1,4 +1,4 @@
-import type { LateralTruth, TruthLine } from '../rig/truth';
+import type { LateralTruth, TruthLine } from '../simulator/truth';
 
 /** A straight 60 ft line of 4 in PVC to a main, with one two-way cleanout at its head. */
 export function plainLateral(

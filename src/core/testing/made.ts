@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import type { Inspection } from '../job/inspection';
-import type { Run } from '../job/run';
+import type { Inspection } from '../model/job/inspection';
+import type { Run } from '../model/job/run';
 import { anyLog } from './arbitrary';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
 import { accessOf } from './joined';

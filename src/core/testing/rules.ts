@@ -1,11 +1,11 @@
-import type { Inspection } from '../job/inspection';
-import { settingsInForce } from '../job/settings';
 import { sceneOf } from '../judge/judge';
 import type { Conclusion } from '../judge/rules/conclusion';
 import { RULES } from '../judge/rules/index';
 import type { Scene } from '../judge/rules/scene';
 import { buildLateral, groupRunsByLine } from '../lateral/lateral';
-import { foldLog } from '../log/fold';
+import type { Inspection } from '../model/job/inspection';
+import { settingsInForce } from '../model/job/settings';
+import { foldLog } from '../model/log/fold';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
 
 /** Where a rule must speak, where it must not, and what it says where it does. */

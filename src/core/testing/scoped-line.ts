@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Inspection } from '../job/inspection';
+import type { Inspection } from '../model/job/inspection';
 import { inspectionOf, MAIN_AT_60, runOf, type Said } from './build';
 
 const of = <T>(...words: readonly T[]) => fc.constantFrom(...words);

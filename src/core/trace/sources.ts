@@ -1,12 +1,14 @@
 import { clip, totalFt, unite } from '../base/interval';
-import type { Derived } from '../derive';
+import { type DefectKind, DEFECTS } from '../catalogue/defects/index';
+import { thresholdsInForce } from '../catalogue/severity/thresholds';
+import { depthInOf, fillRatioOf } from '../catalogue/severity/water-depth';
+import { type WaterState } from '../catalogue/vocabulary';
+import { type Zone, ZONES } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
 import { seenDry } from '../lateral/seen-dry';
-import { MIN_TENTH } from './known';
-import { depthInOf, fillRatioOf } from '../judge/severity/standing-water';
-import { thresholdsInForce } from '../judge/severity/thresholds';
-import { DEFECTS, type DefectKind, type WaterState, type Zone, ZONES } from '../log/vocabulary';
 import { placeStretches } from '../measure/stretch';
-import type { Repair } from '../repair/repair';
+import type { Repair } from '../planning/repair';
+import { MIN_TENTH } from './known';
 
 /** What a document may say, by what was logged and computed from it. */
 export type Sources = {
@@ -35,8 +37,8 @@ function add(to: Set<number>, value: number | null | undefined): void {
 }
 
 /** Stations of the ends of every entry, and of the accesses and ends of every run. */
-function stationsOf(derived: Derived): number[] {
-  return [derived.lateral, ...derived.branches].flatMap(({ axes, unplaced }) =>
+function stationsOf(assessment: Assessment): number[] {
+  return [assessment.lateral, ...assessment.branches].flatMap(({ axes, unplaced }) =>
     [...axes, ...unplaced].flatMap((axis) => [
       axis.originFt,
       axis.placeAlong(axis.reachFt),
@@ -54,17 +56,17 @@ function stationsOf(derived: Derived): number[] {
 }
 
 /** Gathers what stands behind the documents of a job. */
-export function gatherSources(derived: Derived, repair: Repair): Sources {
-  const { inspection, findings, lateral, branches } = derived;
+export function gatherSources(assessment: Assessment, repair: Repair): Sources {
+  const { inspection, findings, lateral, branches } = assessment;
   const lines = [lateral, ...branches];
   const feet = new Set<number>();
   const inches = new Set<number>();
   const percents = new Set<number>();
   const numbers = new Set<number>();
-  for (const at of stationsOf(derived)) add(feet, at);
+  for (const at of stationsOf(assessment)) add(feet, at);
   for (const { coverage, segments, reached, zones, join, axes, unplaced } of lines) {
     const { clearFt, obscuredFt, unreachedFt } = coverage;
-    const dry = seenDry(derived.lateral);
+    const dry = seenDry(assessment.lateral);
     for (const value of [
       clearFt,
       obscuredFt,
@@ -181,13 +183,13 @@ export function gatherSources(derived: Derived, repair: Repair): Sources {
       for (const { stationFt } of work.tees) add(feet, stationFt);
     }
   for (const group of groupsOf(findings)) add(feet, group);
-  for (const value of Object.values(thresholdsInForce(derived.settings.thresholds))) {
+  for (const value of Object.values(thresholdsInForce(assessment.settings.thresholds))) {
     add(percents, 100 * value);
     add(feet, value);
   }
   for (const { diameterIn } of inspection.accessPoints) add(inches, diameterIn);
   for (const { segments } of lines) for (const { diameterIn } of segments) add(inches, diameterIn);
-  const entries = [...derived.logs.values()].flatMap(({ standing }) => standing);
+  const entries = [...assessment.logs.values()].flatMap(({ standing }) => standing);
   const isIndoorLogged = entries.some(
     (entry) => entry.kind === 'feature' && entry.feature === 'wall',
   );
@@ -241,6 +243,6 @@ export function gatherSources(derived: Derived, repair: Repair): Sources {
 }
 
 /** Ends of findings that are told together. */
-function groupsOf(findings: Derived['findings']): number[] {
+function groupsOf(findings: Assessment['findings']): number[] {
   return findings.flatMap(({ span }) => [span.fromFt, span.toFt]);
 }

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive } from '../derive';
-import { repairOf } from '../repair/repair';
+import { assess } from '../assess';
+import { repairOf } from '../planning/repair';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
-import { anyMadeInspection } from '../testing/made';
 import { accessOf } from '../testing/joined';
+import { anyMadeInspection } from '../testing/made';
 import { gatherSources } from './sources';
 import { traceDocuments, traceSaying } from './trace';
 
@@ -21,12 +21,12 @@ const lying = (
     [{ ...runOf([CLAY, ...said, MAIN_AT_60]), waterAtStart: 'unknown' }],
     { accessPoints: [accessOf('A')] },
   );
-  const derived = derive(inspection);
-  const sources = gatherSources(derived, repairOf(derived));
+  const assessment = assess(inspection);
+  const sources = gatherSources(assessment, repairOf(assessment));
   return traceSaying(
     { where: '', text, isQuoted: false, isFeet: false, ...more },
     sources,
-    derived,
+    assessment,
   ).map(({ claim }) => claim);
 };
 
@@ -106,13 +106,13 @@ describe('the tracer', () => {
   });
 
   it.each(DEMO_NAMES)('finds nothing in the documents of %s', (name) => {
-    expect(traceDocuments(derive(demoInspection(name)))).toEqual([]);
+    expect(traceDocuments(assess(demoInspection(name)))).toEqual([]);
   });
 
   it('finds nothing in the documents of made logs', () => {
     fc.assert(
       fc.property(anyMadeInspection, (inspection) => {
-        expect(traceDocuments(derive(inspection))).toEqual([]);
+        expect(traceDocuments(assess(inspection))).toEqual([]);
       }),
       { numRuns: MADE },
     );

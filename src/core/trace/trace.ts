@@ -1,8 +1,9 @@
-import type { Derived } from '../derive';
-import { ZONES, type Zone } from '../log/vocabulary';
-import { repairOf } from '../repair/repair';
+import { DEFECTS } from '../catalogue/defects/index';
+import { buyerWordsOf } from '../catalogue/defects/kinds';
+import { zoneOf, ZONES } from '../catalogue/zones';
+import type { Assessment } from '../judge/assessment';
+import { repairOf } from '../planning/repair';
 import { composeDocuments, type Reader, READERS } from '../report/documents';
-import { FINDING_WORDS, ZONE_PLACES } from '../report/words';
 import { isKnown } from './known';
 import { type Saying, sayingsOf } from './sayings';
 import { gatherSources, type Sources } from './sources';
@@ -17,7 +18,7 @@ export type Untraced = {
 };
 
 type Found = Pick<Untraced, 'claim' | 'why'>;
-type Probe = (saying: Saying, sources: Sources, derived: Derived) => Found[];
+type Probe = (saying: Saying, sources: Sources, assessment: Assessment) => Found[];
 
 const NUMBER = '(\\d+(?:\\.\\d+)?)';
 /** Words between numbers of one unit: "43 to 52 ft". */
@@ -81,12 +82,12 @@ const probeNone: Probe = ({ text }, sources) => {
   const list = /seen: no (.*)\.$/.exec(text)?.[1];
   if (list === undefined) return [];
   const named = new Set(list.split(/, | or /));
-  const kinds = Object.entries(FINDING_WORDS).filter(([, { plural }]) => named.has(plural));
+  const kinds = DEFECTS.filter((kind) => named.has(buyerWordsOf(kind).plural));
   const isStill = sources.water.has('drained') || sources.water.has('none');
   return [
     ...kinds
-      .filter(([kind]) => (sources.logged as ReadonlySet<string>).has(kind))
-      .map(([kind]) => lacks(`no ${kind}`, 'it stands in the log')),
+      .filter((kind) => (sources.logged as ReadonlySet<string>).has(kind))
+      .map((kind) => lacks(`no ${kind}`, 'it stands in the log')),
     ...(named.has('standing water') && !isStill
       ? [lacks('no standing water', 'nobody saw the line drained')]
       : []),
@@ -110,20 +111,20 @@ const probeWater: Probe = ({ text }, { water }) => [
     : []),
 ];
 
-const PLACES = Object.entries(ZONE_PLACES) as [Zone, string][];
+const PLACES = ZONES.map((zone) => [zone, zoneOf(zone).place] as const);
 
 /** Ground that nobody named. */
 const probeZones: Probe = ({ text, isQuoted }, { zones }) =>
   isQuoted
     ? []
-    : PLACES.filter(
-        ([zone, place]) => ZONES.includes(zone) && text.includes(place) && !zones.has(zone),
-      ).map(([zone]) => lacks(zone, 'nobody said that it lies there'));
+    : PLACES.filter(([zone, place]) => text.includes(place) && !zones.has(zone)).map(([zone]) =>
+        lacks(zone, 'nobody said that it lies there'),
+      );
 
 /** Causes whose thing is nowhere in the log; what may hide under water or in murk was said by nobody. */
-function probeCauses(derived: Derived, sources: Sources): Found[] {
+function probeCauses(assessment: Assessment, sources: Sources): Found[] {
   const hidden: readonly string[] = ['debris', 'roots', 'belly', 'wall-loss'];
-  return derived.findings.flatMap(({ causes, number }) =>
+  return assessment.findings.flatMap(({ causes, number }) =>
     causes
       .filter(
         ({ cause }) =>
@@ -156,8 +157,8 @@ const PROBES: readonly Probe[] = [
 ];
 
 /** What of one text nothing stands behind. */
-export function traceSaying(saying: Saying, sources: Sources, derived: Derived): Found[] {
-  return PROBES.flatMap((probe) => probe(saying, sources, derived));
+export function traceSaying(saying: Saying, sources: Sources, assessment: Assessment): Found[] {
+  return PROBES.flatMap((probe) => probe(saying, sources, assessment));
 }
 
 /**
@@ -165,13 +166,13 @@ export function traceSaying(saying: Saying, sources: Sources, derived: Derived):
  *
  * @returns every number, "all", "none", state of the water, ground and cause that nothing stands behind.
  */
-export function traceDocuments(derived: Derived): Untraced[] {
-  const repair = repairOf(derived);
-  const sources = gatherSources(derived, repair);
-  const documents = composeDocuments(derived);
+export function traceDocuments(assessment: Assessment): Untraced[] {
+  const repair = repairOf(assessment);
+  const sources = gatherSources(assessment, repair);
+  const documents = composeDocuments(assessment);
   const said = READERS.flatMap((document) =>
     sayingsOf(documents[document]).flatMap((saying) =>
-      traceSaying(saying, sources, derived).map((found): Untraced => ({
+      traceSaying(saying, sources, assessment).map((found): Untraced => ({
         document,
         where: saying.where,
         text: saying.text,
@@ -179,7 +180,7 @@ export function traceDocuments(derived: Derived): Untraced[] {
       })),
     ),
   );
-  const causes = probeCauses(derived, sources).map((found): Untraced => ({
+  const causes = probeCauses(assessment, sources).map((found): Untraced => ({
     document: 'buyer',
     where: 'causes',
     text: '',

@@ -1,4 +1,4 @@
-import { dataFolder, database } from '#server/database';
+import { database, dataFolder } from '#server/database';
 import { lookAtHealth } from '#server/health';
 import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';

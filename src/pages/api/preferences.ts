@@ -4,8 +4,8 @@ import { type Preferences, preferencesSchema } from '#core/site/equipment';
 import { database } from '#server/database';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { changePreferences, loadPreferences } from '#server/preferences';
 

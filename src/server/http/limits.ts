@@ -1,4 +1,4 @@
-import { MEDIA_MOST_BYTES } from '#core/formats/media-type';
+import { MEDIA_MOST_BYTES } from '#core/interchange/media-type';
 
 export const MEGABYTE = 1024 * 1024;
 

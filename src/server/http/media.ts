@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { refuseUnknown } from './answer';
 import { MediaGone, readMedia } from '../media';
+import { refuseUnknown } from './answer';
 
 /** What stands where a still was: browsers show it in the still's place, though the answer says 410. */
 const GONE = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 320 180" role="img"><title>This still is gone</title><rect width="320" height="180" fill="#E6DAC2"/><text x="160" y="96" text-anchor="middle" font-family="sans-serif" font-size="18" fill="#23282C">This still is gone</text></svg>`;

@@ -1,5 +1,5 @@
 import type { APIContext } from 'astro';
-import type { Inspection } from '#core/job/inspection';
+import type { Inspection } from '#core/model/job/inspection';
 import { database } from '../database';
 import { loadInspection } from '../inspections';
 import { findJob } from '../jobs';

@@ -1,4 +1,4 @@
-import type { Inspection } from '#core/job/inspection';
+import type { Inspection } from '#core/model/job/inspection';
 import { demoInspection } from '#core/testing/demo-inspections';
 
 /** The least that is told to be a PNG. */

@@ -1,11 +1,14 @@
-import { MATERIAL_TILES, pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
+import { ofMaterials } from '#core/catalogue/materials/kinds';
+import { pathOfDots, pathOfStrokes, UNSEEN_TILE } from '#core/section/patterns';
 import styles from './MaterialPatterns.module.css';
+
+const TILES = Object.entries(ofMaterials(({ tile }) => tile));
 
 /** The patterns of one drawing, and the hatch of what nobody could see. */
 export function MaterialPatterns({ id }: { readonly id: string }) {
   return (
     <>
-      {Object.entries(MATERIAL_TILES).map(([material, { width, height, tone, strokes, dots }]) => (
+      {TILES.map(([material, { width, height, tone, strokes, dots }]) => (
         <pattern
           key={material}
           id={`${id}-${material}`}

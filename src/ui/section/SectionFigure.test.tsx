@@ -1,16 +1,16 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { MATERIALS } from '#core/log/vocabulary';
+import { MATERIALS } from '#core/catalogue/materials/index';
 import { buildSection } from '#core/section/build';
 import { tabulateSection } from '#core/section/table';
-import { derivedFrom, type Said } from '#core/testing/build';
+import { assessmentOf, type Said } from '#core/testing/build';
 import { SectionFigure } from './SectionFigure';
 
 function print(said: Said[], id = 'x') {
-  const derived = derivedFrom(said);
-  const section = buildSection(derived, { width: 800, height: 206 });
+  const assessment = assessmentOf(said);
+  const section = buildSection(assessment, { width: 800, height: 206 });
   return renderToStaticMarkup(
-    <SectionFigure section={section} rows={tabulateSection(derived)} id={id} label="The line" />,
+    <SectionFigure section={section} rows={tabulateSection(assessment)} id={id} label="The line" />,
   );
 }
 const idsOf = (markup: string) => [...markup.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id!);

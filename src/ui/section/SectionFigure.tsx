@@ -1,6 +1,6 @@
-import type { SectionRow } from '#core/section/table';
 import type { Section } from '#core/section/build';
 import type { Point, Primitive } from '#core/section/primitives';
+import type { SectionRow } from '#core/section/table';
 import { MaterialPatterns } from './MaterialPatterns';
 import styles from './SectionFigure.module.css';
 

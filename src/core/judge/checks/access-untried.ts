@@ -1,4 +1,4 @@
-import { labelOf } from '../../job/labels';
+import { labelOf } from '../../model/job/labels';
 import type { Check } from '../check';
 
 /** A way in that nobody tried, on a line that was not seen to its end. */

@@ -1,6 +1,6 @@
 import { overlaps } from '../../base/interval';
+import type { Action } from '../../catalogue/severity/grade';
 import { readAdvice } from '../../lateral/advice';
-import type { Action } from '../grade';
 import { type Check, sayAt } from '../check';
 
 /** What an advice asks of the buyer, by what it says to do: nothing, upkeep or work. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { derive } from '../../derive';
-import type { Run } from '../../job/run';
+import { assess } from '../../assess';
+import type { Run } from '../../model/job/run';
 import { CLAY, inspectionOf, MAIN_AT_60, minute, runOf, type Said } from '../../testing/build';
 import { CHECKS } from './index';
 
@@ -219,7 +219,7 @@ const CASES: Record<string, Case> = {
   },
 };
 const issuesOf = (said: Said[], setup: Partial<Run> = {}) =>
-  derive(inspectionOf([runOf(said, setup)])).checks;
+  assess(inspectionOf([runOf(said, setup)])).checks;
 
 describe('checks', () => {
   it.each(Object.entries(CASES))(

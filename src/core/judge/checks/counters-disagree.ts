@@ -1,9 +1,9 @@
 import { gapBetweenFt } from '../../base/interval';
 import { sayFt } from '../../base/numbers';
 import { TOLERANCES } from '../../base/tolerances';
+import { nameMaterial } from '../../catalogue/materials/kinds';
 import { type Change, changesOf } from '../../lateral/changes';
 import type { Lateral } from '../../lateral/lateral';
-import { nameMaterial } from '../../log/say-entry';
 import { type Check, nameLinesOf } from '../check';
 
 /** Pairs of runs that saw the same change of pipe, once each, too far apart to be slip. */

@@ -1,6 +1,6 @@
-import { labelOf } from '../../job/labels';
 import { sayIn } from '../../base/numbers';
-import type { SizeField } from '../../log/possible';
+import type { SizeField } from '../../catalogue/vocabulary';
+import { labelOf } from '../../model/job/labels';
 import { allAxes, type Check, type CheckContext, type Issue, sayWhere } from '../check';
 
 type Found = Omit<Issue, 'code' | 'level' | 'stand'>;

@@ -1,10 +1,10 @@
 import { lengthFt } from '../../base/interval';
 import { sayFt } from '../../base/numbers';
 import { TOLERANCES } from '../../base/tolerances';
+import { nameMaterial } from '../../catalogue/materials/kinds';
 import type { Lateral } from '../../lateral/lateral';
-import { nameMaterial } from '../../log/say-entry';
-import type { EntryOf } from '../../log/entry';
 import type { RunAxis } from '../../measure/placement';
+import type { EntryOf } from '../../model/log/entry';
 import { type Check, nameLinesOf, namesOfRuns } from '../check';
 import { runsOf } from './material-conflict';
 

@@ -1,6 +1,6 @@
+import { sayFt } from '../../base/numbers';
 import { TOLERANCES } from '../../base/tolerances';
 import { endsApartFt } from '../../measure/sighting';
-import { sayFt } from '../../base/numbers';
 import { type Check, nameLinesOf, sayRuns } from '../check';
 import type { Finding } from '../finding';
 

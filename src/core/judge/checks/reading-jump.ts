@@ -1,5 +1,5 @@
 import { TOLERANCES } from '../../base/tolerances';
-import type { Entry } from '../../log/entry';
+import type { Entry } from '../../model/log/entry';
 import { type Check, perRun, sayReading } from '../check';
 
 /** What is not said where the head is: a zone and a missed change of pipe are filled in from anywhere. */

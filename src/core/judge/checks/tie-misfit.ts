@@ -1,7 +1,7 @@
 import { sayFt, sayList } from '../../base/numbers';
+import type { Lateral } from '../../lateral/lateral';
 import type { Misfit } from '../../measure/join/misfits';
 import type { Link } from '../../measure/join/network';
-import type { Lateral } from '../../lateral/lateral';
 import type { Check } from '../check';
 
 /** A tie that the others contradict, or a run whose counter would have to be badly out. */

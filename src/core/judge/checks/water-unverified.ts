@@ -1,6 +1,6 @@
-import type { WaterState } from '../../log/vocabulary';
-import { type Check, perRun, sayWhere } from '../check';
+import type { WaterState } from '../../catalogue/vocabulary';
 import { checkWater } from '../../measure/water';
+import { type Check, perRun, sayWhere } from '../check';
 
 /** What was known of the water when a pool was seen. */
 const SEEN: Record<Exclude<WaterState, 'drained' | 'none'> | 'unsaid', string> = {

@@ -1,5 +1,5 @@
 import { sayFt } from '../../base/numbers';
-import { nameZone } from '../../log/say-entry';
+import { nameZone } from '../../catalogue/zones';
 import { type Check, nameLinesOf } from '../check';
 import { runsOf } from './material-conflict';
 

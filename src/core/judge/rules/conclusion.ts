@@ -1,8 +1,10 @@
 import type { Interval } from '../../base/interval';
-import type { DefectKind, Material } from '../../log/vocabulary';
+import type { DefectKind } from '../../catalogue/defects/index';
+import type { FindingKind } from '../../catalogue/defects/kinds';
+import type { Material } from '../../catalogue/materials/index';
+import type { Action, Severity } from '../../catalogue/severity/grade';
 import type { Stand } from '../check';
-import type { Finding, FindingKind } from '../finding';
-import type { Action, Severity } from '../grade';
+import type { Finding } from '../finding';
 
 /** Whether a conclusion is about one finding, named by its id, or about the job as a whole (`null`). */
 type On = { readonly on: string | null };

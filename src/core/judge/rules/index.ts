@@ -1,4 +1,3 @@
-import type { Rule } from './rule';
 import { capStuck } from './access/cap-stuck';
 import { endNotMain } from './access/end-not-main';
 import { headTooBig } from './access/head-too-big';
@@ -20,6 +19,7 @@ import { rootsInBarrel } from './roots/roots-in-barrel';
 import { rootsInIron } from './roots/roots-in-iron';
 import { rootsLeakOut } from './roots/roots-leak-out';
 import { rootsSmallBore } from './roots/roots-small-bore';
+import type { Rule } from './rule';
 import { asbestosCement } from './structure/asbestos-cement';
 import { closeTogether } from './structure/close-together';
 import { concreteWear } from './structure/concrete-wear';

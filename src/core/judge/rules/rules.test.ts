@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive } from '../../derive';
+import { assess } from '../../assess';
 import { anyLog } from '../../testing/arbitrary';
 import { inspectionOf, runOf } from '../../testing/build';
 import { conclusionsOf, type RuleCase, sceneFrom, wordsOfConclusions } from '../../testing/rules';
 import { concludeAll } from '../conclude';
 import { ACCESS_CASES } from './access/access.cases';
-import { RULES } from './index';
 import { ORDER_CASES } from './order/order.cases';
 import { ROOTS_CASES } from './roots/roots.cases';
 import { STRUCTURE_CASES } from './structure/structure.cases';
 import { WATER_CASES } from './water/water.cases';
+import { RULES } from './index';
 
 const CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ...ACCESS_CASES,
@@ -61,7 +61,7 @@ describe('the rules of judgement', () => {
       fc.property(anyLog(14), (log) => {
         const inspection = inspectionOf([runOf(log)]);
         const table = new Map(sceneFrom(inspection).findings.map((one) => [one.id, one.severity]));
-        for (const { id, severity, kind } of derive(inspection).findings)
+        for (const { id, severity, kind } of assess(inspection).findings)
           if (kind !== 'layout' && kind !== 'material') expect(severity).toBe(table.get(id));
       }),
       { numRuns: 60 },
@@ -70,7 +70,7 @@ describe('the rules of judgement', () => {
 
   it('say what they say in whole sentences, with no number left out', () => {
     for (const [, one] of rows) {
-      const { findings, remarks, advice, questions } = derive(one.fires);
+      const { findings, remarks, advice, questions } = assess(one.fires);
       const sentences = [
         ...findings.flatMap((finding) => finding.advice.map(({ text }) => text)),
         ...remarks.map(({ text }) => text),

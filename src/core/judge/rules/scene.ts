@@ -1,17 +1,18 @@
 import { gapBetweenFt, type Interval } from '../../base/interval';
 import { memoOf } from '../../base/memo';
-import type { Inspection } from '../../job/inspection';
+import type { FindingKind } from '../../catalogue/defects/kinds';
+import type { Thresholds } from '../../catalogue/severity/thresholds';
 import { listCleanouts } from '../../lateral/cleanouts';
-import type { Settings } from '../../job/settings';
 import type { Feature } from '../../lateral/features';
 import type { Lateral } from '../../lateral/lateral';
 import type { LineNames } from '../../lateral/line-names';
 import { sayOnLine } from '../../lateral/say-place';
 import { type Segment, segmentAt } from '../../lateral/segments';
-import type { Entry, EntryOf } from '../../log/entry';
 import type { RunAxis } from '../../measure/placement';
-import type { Finding, FindingKind } from '../finding';
-import type { Thresholds } from '../severity/thresholds';
+import type { Inspection } from '../../model/job/inspection';
+import type { Settings } from '../../model/job/settings';
+import type { Entry, EntryOf } from '../../model/log/entry';
+import type { Finding } from '../finding';
 
 /** What a rule may look at. */
 export type Scene = {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CLAY, derivedFrom, type Said } from '../../testing/build';
+import { assessmentOf, CLAY, type Said } from '../../testing/build';
 import { heldVolumeGal } from '../fill';
 import { judgeFall } from './grade';
 import { measureHeldWater } from './held-water';
@@ -14,7 +14,7 @@ const locate = (readingFt: number, depthIn: number, groundIn: number, more: obje
   ...more,
 });
 const gradeOf = (said: Said[], job: object = {}, settings: object = {}) =>
-  derivedFrom(said, { job, settings }).lateral.grade;
+  assessmentOf(said, { job, settings }).lateral.grade;
 
 describe('inverts', () => {
   it('are ground less depth less the height of the transmitter', () => {

@@ -1,8 +1,8 @@
 import type { Interval } from '../../base/interval';
 import { TOLERANCES } from '../../base/tolerances';
-import type { Job } from '../../job/job';
-import type { Settings } from '../../job/settings';
 import type { RunAxis } from '../../measure/placement';
+import type { Job } from '../../model/job/job';
+import type { Settings } from '../../model/job/settings';
 import type { Segment } from '../segments';
 import { type LocatedPoint, readLocated } from './inverts';
 import { requiredFallIn } from './required-fall';

@@ -1,7 +1,7 @@
 import { TOLERANCES } from '../../base/tolerances';
-import type { Settings } from '../../job/settings';
-import type { EntryOf } from '../../log/entry';
 import type { RunAxis } from '../../measure/placement';
+import type { Settings } from '../../model/job/settings';
+import type { EntryOf } from '../../model/log/entry';
 
 /** A place where the pipe was found from above. */
 export type LocatedPoint = {

@@ -1,5 +1,5 @@
 import { clip, type Interval, lengthFt } from '../../base/interval';
-import type { Job } from '../../job/job';
+import type { Job } from '../../model/job/job';
 import type { Segment } from '../segments';
 
 /**

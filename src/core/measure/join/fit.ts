@@ -11,8 +11,8 @@ import {
   numberUnknowns,
   reachAccesses,
   rowOf,
-  type SpanLink,
   spanEquation,
+  type SpanLink,
   type TieLink,
   type Unknowns,
 } from './network';

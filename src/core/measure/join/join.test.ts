@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derive } from '../../derive';
+import { assess } from '../../assess';
 import { MAIN_AT_60, minute, type Said } from '../../testing/build';
 import { joined, joinedInspection, runFrom, tee, tieOf } from '../../testing/joined';
 
-const run = (derived: ReturnType<typeof joined>, id: string) =>
-  derived.lateral.axes.find((axis) => axis.run.id === id)!;
-const tied = (derived: ReturnType<typeof joined>, id: string) =>
-  derived.lateral.join.ties.find((tie) => tie.id === id)!;
+const run = (assessment: ReturnType<typeof joined>, id: string) =>
+  assessment.lateral.axes.find((axis) => axis.run.id === id)!;
+const tied = (assessment: ReturnType<typeof joined>, id: string) =>
+  assessment.lateral.join.ties.find((tie) => tie.id === id)!;
 
 describe('one tie', () => {
   // Station 40 by R1, 25 ft up from B: B lies at 65. σ₁ = .5 + .2, σ₂ = .5 + .125, and 25 ft at ±1%.
@@ -187,10 +187,16 @@ const scene = fc
   });
 
 describe('any joined runs', () => {
-  const shape = (derived: ReturnType<typeof joined>) => ({
-    origins: ['R1', 'R2', 'R3'].map((id) => [run(derived, id).originFt, run(derived, id).scale]),
-    ties: ['T1', 'T2', 'T3'].map((id) => [tied(derived, id).stationFt, tied(derived, id).sigmaFt]),
-    features: derived.lateral.features.map(({ stationFt, sigmaFt }) => [stationFt, sigmaFt]),
+  const shape = (assessment: ReturnType<typeof joined>) => ({
+    origins: ['R1', 'R2', 'R3'].map((id) => [
+      run(assessment, id).originFt,
+      run(assessment, id).scale,
+    ]),
+    ties: ['T1', 'T2', 'T3'].map((id) => [
+      tied(assessment, id).stationFt,
+      tied(assessment, id).sigmaFt,
+    ]),
+    features: assessment.lateral.features.map(({ stationFt, sigmaFt }) => [stationFt, sigmaFt]),
   });
   const near = (a: unknown, b: unknown) => {
     const numbers = (x: unknown) => (JSON.stringify(x).match(/-?\d[\d.e-]*/g) ?? []).map(Number);
@@ -212,7 +218,7 @@ describe('any joined runs', () => {
           runs: turned(runs).map((one) => ({ ...one, entries: turned(one.entries) })),
           ties: turned(ties).map((tie) => ({ ...tie, sightings: turned(tie.sightings) })),
         };
-        near(shape(derive(other)), shape(derive(inspection)));
+        near(shape(assess(other)), shape(assess(inspection)));
       }),
       { numRuns: 60 },
     );
@@ -227,8 +233,8 @@ describe('any joined runs', () => {
           for (const id of ['R1', 'R2', 'R3']) {
             for (const alongFt of [0, 20, 50]) {
               if (!before) continue;
-              const sigma = (derived: ReturnType<typeof joined>) =>
-                run(derived, id).placeOf('out', alongFt).sigmaFt;
+              const sigma = (assessment: ReturnType<typeof joined>) =>
+                run(assessment, id).placeOf('out', alongFt).sigmaFt;
               expect(sigma(now)).toBeLessThanOrEqual(sigma(before) + 1e-9);
             }
           }
@@ -245,9 +251,9 @@ describe('any joined runs', () => {
   it('fit where they are right: within a foot and without a misfit', () => {
     fc.assert(
       fc.property(scene, ({ runs, ties, stations }) => {
-        const derived = joined({ runs, ties });
-        expect(derived.lateral.join.misfits).toEqual([]);
-        derived.lateral.join.ties.forEach(({ stationFt }, index) => {
+        const assessment = joined({ runs, ties });
+        expect(assessment.lateral.join.misfits).toEqual([]);
+        assessment.lateral.join.ties.forEach(({ stationFt }, index) => {
           expect(Math.abs(stationFt! - stations[index]!)).toBeLessThan(1);
         });
       }),
@@ -280,10 +286,10 @@ describe('lines', () => {
     ];
     const apart = joined({ runs, more: { lines } });
     const tiedToo = joined({ runs, ties: [tieOf('T1', 'R1 1 = R2 1')], more: { lines } });
-    for (const derived of [apart, tiedToo]) {
-      expect(derived.branches[0]!.axes[0]!.originFt).toBe(0);
-      expect(derived.branches[0]!.features).toEqual([]);
-      expect(derived.meets.get('L2')?.stationFt).toBeCloseTo(30, 9);
+    for (const assessment of [apart, tiedToo]) {
+      expect(assessment.branches[0]!.axes[0]!.originFt).toBe(0);
+      expect(assessment.branches[0]!.features).toEqual([]);
+      expect(assessment.meets.get('L2')?.stationFt).toBeCloseTo(30, 9);
     }
     expect(tiedToo.lateral.join.ties).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import { TOLERANCES } from '../../base/tolerances';
-import type { Span, Tie } from '../../job/inspection';
+import type { Span, Tie } from '../../model/job/inspection';
 import type { RunAxis, RunOrigin } from '../placement';
 import { type Fit, fitNetwork, originOf, placeTie } from './fit';
 import { type Misfit, type Tested, testLinks } from './misfits';

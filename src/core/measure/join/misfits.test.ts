@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Run } from '../../job/run';
+import type { Run } from '../../model/job/run';
 import { MAIN_AT_60, type Said } from '../../testing/build';
 import { joined, runFrom, tee, tieOf } from '../../testing/joined';
 

@@ -1,5 +1,5 @@
-import type { Span } from '../../job/inspection';
-import { labelOf } from '../../job/labels';
+import type { Span } from '../../model/job/inspection';
+import { labelOf } from '../../model/job/labels';
 
 /**
  * Reads a typed tape between two accesses: `A to B 42.5`, `tape A B 12 ft`; with a minus, or `upstream`

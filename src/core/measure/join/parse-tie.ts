@@ -1,5 +1,5 @@
-import type { Inspection } from '../../job/inspection';
-import type { FoldedLog } from '../../log/fold';
+import type { Inspection } from '../../model/job/inspection';
+import type { FoldedLog } from '../../model/log/fold';
 import { thingOf } from './things';
 
 /** What was typed as a tie, or what is wrong with it and the next move. */

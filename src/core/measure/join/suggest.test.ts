@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_SETTINGS } from '../../job/settings';
-import type { Tie } from '../../job/inspection';
+import type { Tie } from '../../model/job/inspection';
+import { DEFAULT_SETTINGS } from '../../model/job/settings';
 import { MAIN_AT_60, type Said } from '../../testing/build';
 import { joined, runFrom, tee, tieOf } from '../../testing/joined';
 import { suggestTies } from './suggest';

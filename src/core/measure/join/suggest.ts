@@ -1,11 +1,11 @@
 import { sayFt } from '../../base/numbers';
 import { TOLERANCES } from '../../base/tolerances';
-import type { Settings } from '../../job/settings';
-import { sayEntry } from '../../log/say-entry';
+import type { Settings } from '../../model/job/settings';
+import { sayEntry } from '../../model/log/say-entry';
 import { mergeSightings } from '../merge';
 import { mostTrusted } from '../place-group';
-import { pointSighting, type Sighting } from '../sighting';
 import type { RunAxis } from '../placement';
+import { pointSighting, type Sighting } from '../sighting';
 import { isSameKindOfThing, thingOf } from './things';
 
 /** A tie that Chert offers, with why. */

@@ -1,4 +1,4 @@
-import type { Entry } from '../../log/entry';
+import type { Entry } from '../../model/log/entry';
 import { arcsCompatible, type ClockArc, normaliseArc } from '../clock';
 import type { RunAxis } from '../placement';
 

@@ -1,4 +1,4 @@
-import type { Tie } from '../../job/inspection';
+import type { Tie } from '../../model/job/inspection';
 import type { PlacedTie } from './join';
 
 /** A thing of a run: a standing entry. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Tie } from '../../job/inspection';
-import { foldLog } from '../../log/fold';
+import type { Tie } from '../../model/job/inspection';
+import { foldLog } from '../../model/log/fold';
 import { entries } from '../../testing/build';
 import { joined, runFrom, tee, tieOf } from '../../testing/joined';
 import { parseTape, withTape } from './parse-tape';

@@ -1,11 +1,11 @@
 import { ulid } from 'ulid';
-import { readInspectionFile } from '#core/formats/inspection-file';
-import { safeIdOf } from '#core/formats/safe-ids';
-import { dataFolder, database } from '#server/database';
+import { readInspectionFile } from '#core/interchange/inspection-file';
+import { safeIdOf } from '#core/interchange/safe-ids';
+import { database, dataFolder } from '#server/database';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readBytes, readText } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
 import { storeMedia } from '#server/media';

@@ -1,9 +1,9 @@
-import { checkBooking, startInspection } from '#core/job/booking';
+import { checkBooking, startInspection } from '#core/model/job/booking';
 import { database } from '#server/database';
 import { answer, refuseConflict, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
 import { listJobs } from '#server/jobs';

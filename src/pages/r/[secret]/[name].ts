@@ -1,11 +1,11 @@
 import { stillsOf } from '#core/report/block';
-import { dataFolder, database } from '#server/database';
+import { database, dataFolder } from '#server/database';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { sendFile } from '#server/http/file';
+import { answerMedia } from '#server/http/media';
 import { refuseMethod } from '#server/http/params';
 import { findIssuedFile, listIssued, loadFrozen } from '#server/issued';
-import { answerMedia } from '#server/http/media';
 import { findShared } from '#server/shares';
 
 const STILL = /^still-(.+)$/;

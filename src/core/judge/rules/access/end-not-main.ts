@@ -1,6 +1,6 @@
 import { sayFt } from '../../../base/numbers';
+import type { EndReason } from '../../../catalogue/vocabulary';
 import { endsLine } from '../../../lateral/terminus';
-import type { EndReason } from '../../../log/vocabulary';
 import { advice, type Conclusion, question } from '../conclusion';
 import type { Rule } from '../rule';
 import type { Scene } from '../scene';

@@ -1,4 +1,4 @@
-import type { EndReason } from '../../../log/vocabulary';
+import type { EndReason } from '../../../catalogue/vocabulary';
 import { question } from '../conclusion';
 import type { Rule } from '../rule';
 import { lineOf, standingOf } from '../scene';

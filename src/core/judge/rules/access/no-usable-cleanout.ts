@@ -1,4 +1,4 @@
-import { troubleOf } from '../../../job/access-point';
+import { troubleOf } from '../../../model/job/access-point';
 import { advice, type Conclusion } from '../conclusion';
 import type { Rule } from '../rule';
 import { readSurface, type Scene, usableCleanouts } from '../scene';

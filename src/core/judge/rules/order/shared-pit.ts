@@ -1,5 +1,5 @@
-import { groundOf } from '../../../lateral/zones';
 import { sayList } from '../../../base/numbers';
+import { groundOf } from '../../../lateral/zones';
 import { advice } from '../conclusion';
 import type { Rule } from '../rule';
 import { groupClose } from '../structure/close-together';

@@ -1,10 +1,8 @@
-import type { FindingKind } from '../../finding';
+import { kindsWith } from '../../../catalogue/defects/kinds';
 import { type Conclusion, proviso, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, runsOf } from '../scene';
 
-/** What a cleaning takes away. */
-const CLEANED: readonly FindingKind[] = ['roots', 'grease', 'scale', 'debris', 'mineral'];
 const SETTLED_BY = 'look again after some months of use, without cleaning first';
 
 export const cleanedBefore: Rule = {
@@ -31,7 +29,7 @@ export const cleanedBefore: Rule = {
           { runIds: [run.id] },
         ),
       );
-    const understated = findingsOf(scene, ...CLEANED).filter(({ runIds }) =>
+    const understated = findingsOf(scene, 'roots', ...kindsWith('deposit')).filter(({ runIds }) =>
       runIds.every((id) => cleaned.has(id)),
     );
     return [

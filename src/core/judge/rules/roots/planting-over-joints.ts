@@ -1,17 +1,9 @@
-import type { Material } from '../../../log/vocabulary';
+import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { segmentAt } from '../../../lateral/segments';
 import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findNear, readSurface, sayIn, type Scene } from '../scene';
 
-/** Pipe laid in short lengths, with a joint every few feet. */
-const JOINTED: readonly Material[] = [
-  'vitrified-clay',
-  'concrete',
-  'asbestos-cement',
-  'cast-iron',
-  'bituminous-fiber',
-];
 const PLANTS: readonly string[] = ['tree', 'hedge', 'shrub', 'bush', 'planting'];
 /** Roots this far along the line from a tree are that tree's, feet. */
 const REACH_FT = 10;
@@ -46,7 +38,7 @@ export const plantingOverJoints: Rule = {
           ),
         ]);
       const segment = segmentAt(lateral.segments, atFt);
-      if (!segment || segment.lined || !JOINTED.includes(segment.material)) return [];
+      if (!segment || segment.lined || !isPipeOf('jointed', segment.material)) return [];
       return [
         reason(
           null,

@@ -1,4 +1,4 @@
-import { IRON } from '../../severity/roots';
+import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { advice, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
@@ -11,7 +11,7 @@ export const rootsInBarrel: Rule = {
   because: 'sound pipe lets no root through its wall',
   conclude: (scene) =>
     findingsOf(scene, 'roots')
-      .filter(({ facts, material }) => facts.locus === 'barrel' && !IRON.includes(material))
+      .filter(({ facts, material }) => facts.locus === 'barrel' && !isPipeOf('iron', material))
       .flatMap((roots) => [
         suspicion(
           roots,

@@ -1,4 +1,4 @@
-import { IRON } from '../../severity/roots';
+import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { advice, type Conclusion, proviso, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
@@ -11,7 +11,7 @@ export const rootsInIron: Rule = {
   because: 'roots cannot pass an iron wall, only take the place of one that has rusted away',
   conclude: (scene) =>
     findingsOf(scene, 'roots')
-      .filter(({ material }) => IRON.includes(material))
+      .filter(({ material }) => isPipeOf('iron', material))
       .flatMap((roots): Conclusion[] => {
         if (roots.facts.locus === 'barrel') {
           return [

@@ -1,4 +1,4 @@
-import { STRUCTURE } from '../../action';
+import { kindsWith } from '../../../catalogue/defects/kinds';
 import type { Finding } from '../../finding';
 import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
@@ -32,7 +32,7 @@ export const closeTogether: Rule = {
   because: 'each spot repair ends in pipe that is next to fail',
   conclude: (scene) => {
     const { several, closeTogetherFt } = scene.thresholds;
-    const bad = findingsOf(scene, ...STRUCTURE).filter(
+    const bad = findingsOf(scene, ...kindsWith('structure')).filter(
       ({ placed, severity, courtesy }) => placed && !courtesy && severity !== 'slight',
     );
     return groupClose(bad, closeTogetherFt)

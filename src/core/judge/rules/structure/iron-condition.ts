@@ -1,5 +1,5 @@
+import { isPipeOf } from '../../../catalogue/materials/kinds';
 import type { Finding } from '../../finding';
-import { IRON } from '../../severity/roots';
 import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, findNear, type Scene } from '../scene';
@@ -42,6 +42,6 @@ export const ironCondition: Rule = {
   because: 'scale is the old wall: taking it off sound pipe helps, off thin pipe it leaves nothing',
   conclude: (scene) =>
     findingsOf(scene, 'break', 'hole', 'collapse', 'wall-loss', 'deformation', 'scale')
-      .filter(({ material }) => IRON.includes(material))
+      .filter(({ material }) => isPipeOf('iron', material))
       .flatMap((finding) => concludeOf(scene, finding)),
 };

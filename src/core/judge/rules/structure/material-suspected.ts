@@ -1,29 +1,15 @@
-import type { FindingKind } from '../../finding';
+import { hasTrait } from '../../../catalogue/defects/kinds';
 import { proviso } from '../conclusion';
 import type { Rule } from '../rule';
 import { pipeAt, type Scene } from '../scene';
-
-/** Kinds whose grade rests on the bore, which comes with the pipe: also where no pipe was logged. */
-const REST_ON_BORE: readonly FindingKind[] = ['standing-water', 'roots', 'offset', 'lip'];
-/** Kinds that mean one thing in one material and another in another. */
-const REST_ON_MATERIAL: readonly FindingKind[] = [
-  'wall-loss',
-  'spalling',
-  'deformation',
-  'scale',
-  'hole',
-  'break',
-  'collapse',
-  'crack',
-];
 
 const SETTLED_BY = 'look at a cut end or a joint, and confirm or correct the material';
 
 function restsOnDoubt(scene: Scene, finding: Scene['findings'][number]): boolean {
   const pipe = pipeAt(scene, finding);
   if (pipe === null || pipe.certainty === 'confirmed' || finding.ourDoing) return false;
-  if (REST_ON_BORE.includes(finding.kind)) return true;
-  return REST_ON_MATERIAL.includes(finding.kind) && pipe.material !== 'unknown';
+  if (hasTrait(finding.kind, 'rests-on-bore')) return true;
+  return hasTrait(finding.kind, 'rests-on-material') && pipe.material !== 'unknown';
 }
 
 export const materialSuspected: Rule = {

@@ -1,11 +1,11 @@
 import { TOLERANCES } from '../../../base/tolerances';
-import { WALL_GONE } from '../../../log/forms';
+import { WALL_GONE } from '../../../catalogue/forms';
+import { showsSoil } from '../../../catalogue/severity/bounds';
 import { nearestLocate } from '../../../lateral/near-locate';
-import { showsSoil } from '../../severity/bounds';
+import type { EntryOf } from '../../../model/log/entry';
+import type { Finding } from '../../finding';
 import { advice, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import type { EntryOf } from '../../../log/entry';
-import type { Finding } from '../../finding';
 import { findingsOf, lineOf, runsOf, sayIn, type Scene, standingOf } from '../scene';
 
 /** How a place was marked and what it was measured from, to follow it. */

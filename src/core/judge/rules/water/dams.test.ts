@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { assess } from '../../../assess';
 import { CLAY, type Said } from '../../../testing/build';
 import { defect, line, pool, sceneFrom } from '../../../testing/rules';
-import { derive } from '../../../derive';
 import { damsOf } from './dams';
 
 const at36 = (kind: string, more: Record<string, unknown> = {}): Said =>
@@ -41,7 +41,7 @@ describe('what could hold a pool from 30 to 36 ft', () => {
   it('has no height where none was logged, and is asked for', () => {
     const lip: Said = { ...CLAY, joint: 'lip', readingFt: 36 };
     expect(dams(lip)).toEqual([['lip', null]]);
-    const { findings, questions } = derive(line([pool(), lip]));
+    const { findings, questions } = assess(line([pool(), lip]));
     expect(findings[0]).toMatchObject({ action: 'look-again' });
     expect(questions.map(({ rule }) => rule)).toContain('pool-held');
   });
@@ -56,7 +56,7 @@ describe('what could hold a pool from 30 to 36 ft', () => {
 
   it('makes a pool that it can hold upkeep, and one that is deeper a question', () => {
     const held = (depthIn: number) =>
-      derive(
+      assess(
         line([pool({ depthIn, fillRatio: undefined }), at36('lip', { lipIn: 1 })]),
       ).findings.find(({ kind }) => kind === 'standing-water')!;
     expect(held(1.25)).toMatchObject({

@@ -1,10 +1,10 @@
+import { isPipeOf } from '../../../catalogue/materials/kinds';
+import { segmentHeightRatio } from '../../../lateral/opening';
+import type { Segment } from '../../../lateral/segments';
+import { arcHours, type ClockArc } from '../../../measure/clock';
 import type { Finding } from '../../finding';
 import { lipAtEnd } from '../../lips';
-import { segmentHeightRatio } from '../../../lateral/opening';
-import { type ClockArc, arcHours } from '../../../measure/clock';
-import type { Segment } from '../../../lateral/segments';
 import { findNear, lineOf, type Scene } from '../scene';
-import { IRON } from '../../severity/roots';
 
 /** Something at a pool's downstream end that could hold it. */
 export type Dam = {
@@ -23,7 +23,7 @@ function hasPlasticToIron(scene: Scene, lineId: string, atFt: number): boolean {
   return segments.some(
     (segment, index) =>
       index > 0 &&
-      IRON.includes(segment.material) &&
+      isPipeOf('iron', segment.material) &&
       isPlastic(segments[index - 1]) &&
       Math.abs(segment.fromFt - atFt) <= scene.thresholds.atLipFt,
   );

@@ -1,7 +1,7 @@
+import { fillRatioOf } from '../../../catalogue/severity/water-depth';
 import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
-import { fillRatioOf } from '../../severity/standing-water';
 import { damsOf } from './dams';
 
 export const fullBore: Rule = {

@@ -1,6 +1,6 @@
+import { readLips } from '../../lips';
 import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { readLips } from '../../lips';
 import { featuresNear, findingsOf, findNear, lineOf, standingOf } from '../scene';
 
 /** A lip, a coupling and displaced pipe this near to one another are at one joint, feet. */

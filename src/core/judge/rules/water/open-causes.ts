@@ -1,15 +1,13 @@
 import { overlaps } from '../../../base/interval';
-import type { DefectKind } from '../../../log/vocabulary';
+import { kindsWith } from '../../../catalogue/defects/kinds';
+import { isPipeOf } from '../../../catalogue/materials/kinds';
+import { depthInOf, fillRatioOf } from '../../../catalogue/severity/water-depth';
 import type { Finding } from '../../finding';
-import { depthInOf, fillRatioOf } from '../../severity/standing-water';
 import { cause, type Conclusion, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
-import { IRON } from '../../severity/roots';
 import { findingsOf, findNear, sayIn, type Scene } from '../scene';
 
 const SETTLED_BY = 'clean the line, let it drain, and look again';
-/** What hides under water that nobody can see through. A belly is standing water. */
-const HIDDEN: readonly DefectKind[] = ['debris', 'roots', 'standing-water'];
 
 const hasNoDepth = ({ facts }: Finding) => depthInOf(facts) === null && fillRatioOf(facts) === null;
 
@@ -55,7 +53,7 @@ export const openCauses: Rule = {
     const inWornIron = pools.filter(
       (pool) =>
         pool.verified &&
-        IRON.includes(pool.material) &&
+        isPipeOf('iron', pool.material) &&
         findNear(scene, pool, 0, ['wall-loss']).some(({ span }) => overlaps(span, pool.span)),
     );
     return [
@@ -73,14 +71,16 @@ export const openCauses: Rule = {
         cause(pool, 'belly', 'let the line drain, and look again'),
       ]),
       ...bare.flatMap(({ lineId, stretch }): Conclusion[] =>
-        HIDDEN.map((defect) =>
-          suspicion(
-            null,
-            defect,
-            `nobody could see ${sayIn(scene, { lineId, span: stretch })} (${stretch.cause}): debris, roots and a low stretch are all possible`,
-            SETTLED_BY,
+        kindsWith('hides-in-murk')
+          .toReversed()
+          .map((defect) =>
+            suspicion(
+              null,
+              defect,
+              `nobody could see ${sayIn(scene, { lineId, span: stretch })} (${stretch.cause}): debris, roots and a low stretch are all possible`,
+              SETTLED_BY,
+            ),
           ),
-        ),
       ),
     ];
   },

@@ -1,22 +1,9 @@
 import { overlaps } from '../../../base/interval';
+import { hasTrait } from '../../../catalogue/defects/kinds';
 import type { Finding } from '../../finding';
 import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, nameOf, sayIn } from '../scene';
-
-const NARROWS = [
-  'roots',
-  'debris',
-  'grease',
-  'scale',
-  'mineral',
-  'lip',
-  'offset',
-  'collapse',
-  'foreign-object',
-  'intruding-tap',
-  'deformation',
-];
 
 export const residueLine: Rule = {
   number: 13,
@@ -30,7 +17,7 @@ export const residueLine: Rule = {
         (other: Finding) =>
           other.lineId === mark.lineId &&
           other.placed &&
-          NARROWS.includes(other.kind) &&
+          (other.kind === 'lip' || hasTrait(other.kind, 'narrows')) &&
           (other.span.fromFt >= mark.span.fromFt || overlaps(other.span, mark.span)),
       );
       return [

@@ -1,27 +1,14 @@
+import { kindsWith } from '../../../catalogue/defects/kinds';
+import type { Finding } from '../../finding';
 import { advice, type Conclusion, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
-import type { Finding } from '../../finding';
 import { findingsOf, nameOf, runsOf, type Scene, type Standing, standingOf } from '../scene';
-
-/** What can hold water back. */
-const NARROWS = [
-  'collapse',
-  'roots',
-  'debris',
-  'grease',
-  'scale',
-  'mineral',
-  'foreign-object',
-  'offset',
-  'deformation',
-  'intruding-tap',
-] as const;
 
 /** Of several things in the way the one farthest downstream is cleared first: what is loosened above it would lodge there. */
 function firstToClear(scene: Scene): Conclusion[] {
   const backs = standingOf(scene, 'flow-test').filter(({ entry }) => entry.result === 'backs-up');
   if (backs.length === 0) return [];
-  const inTheWay = findingsOf(scene, ...NARROWS).filter(
+  const inTheWay = findingsOf(scene, ...kindsWith('narrows')).filter(
     ({ placed, severity }) => placed && severity !== 'slight',
   );
   const last = inTheWay.toSorted((a, b) => b.span.toFt - a.span.toFt)[0];

@@ -1,4 +1,4 @@
-import { IRON } from '../../severity/roots';
+import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { cause, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, findNear } from '../scene';
@@ -13,7 +13,7 @@ export const scaleWater: Rule = {
     findingsOf(scene, 'standing-water')
       .filter(
         ({ verified, severity, material }) =>
-          verified && severity === 'slight' && IRON.includes(material),
+          verified && severity === 'slight' && isPipeOf('iron', material),
       )
       .filter((pool) => findNear(scene, pool, 0, ['scale']).length > 0)
       .flatMap((pool) => [

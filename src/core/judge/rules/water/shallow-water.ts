@@ -1,7 +1,7 @@
+import { fillRatioOf } from '../../../catalogue/severity/water-depth';
 import { noAction, question } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
-import { fillRatioOf } from '../../severity/standing-water';
 
 export const shallowWater: Rule = {
   number: 10,

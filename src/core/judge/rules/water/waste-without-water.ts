@@ -1,18 +1,7 @@
+import { kindsWith } from '../../../catalogue/defects/kinds';
 import { reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { featuresNear, findingsOf, findNear } from '../scene';
-
-/** What catches waste, and so explains it. */
-const CATCHES = [
-  'standing-water',
-  'roots',
-  'lip',
-  'offset',
-  'intruding-tap',
-  'gap',
-  'break',
-  'foreign-object',
-] as const;
 
 export const wasteWithoutWater: Rule = {
   number: 16,
@@ -26,7 +15,7 @@ export const wasteWithoutWater: Rule = {
     const lying = findingsOf(scene, 'debris').filter(
       (debris) =>
         debris.placed &&
-        findNear(scene, debris, atLipFt, CATCHES).length === 0 &&
+        findNear(scene, debris, atLipFt, kindsWith('holds-waste')).length === 0 &&
         !featuresNear(scene, debris, closeTogetherFt).some(
           ({ feature }) => feature === 'tee' || feature === 'wye',
         ),

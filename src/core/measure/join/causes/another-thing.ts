@@ -1,4 +1,4 @@
-import { sayEntry } from '../../../log/say-entry';
+import { sayEntry } from '../../../model/log/say-entry';
 import { isSameKindOfThing } from '../things';
 import type { SightingCause } from './cause';
 

@@ -1,4 +1,4 @@
-import type { Entry } from '../../../log/entry';
+import type { Entry } from '../../../model/log/entry';
 import type { RunAxis } from '../../placement';
 import type { Network } from '../network';
 

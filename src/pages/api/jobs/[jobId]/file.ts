@@ -1,10 +1,10 @@
-import { writeInspectionFile } from '#core/formats/inspection-file';
-import { withFileIds } from '#core/formats/safe-ids';
+import { writeInspectionFile } from '#core/interchange/inspection-file';
+import { withFileIds } from '#core/interchange/safe-ids';
 import { database } from '#server/database';
-import { findFileIds } from '#server/jobs';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
+import { findFileIds } from '#server/jobs';
 
 /** The inspection file of a job, in canonical form. */
 export const GET = endpoint((context) => {

@@ -1,9 +1,9 @@
-import { derive } from '#core/derive';
-import { reportOptions } from '#core/job/settings';
+import { assess } from '#core/assess';
+import { reportOptions } from '#core/model/job/settings';
 import { composeDocuments, READERS } from '#core/report/documents';
 import { drawForReport } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
-import { dataFolder, database } from '#server/database';
+import { database, dataFolder } from '#server/database';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
@@ -18,16 +18,16 @@ export const GET = endpoint(async (context) => {
   const wanted = context.url.searchParams.get('reader') ?? 'buyer';
   const reader = READERS.find((one) => one === wanted);
   if (!reader) throw refuseUnknown('reader of a report');
-  const derived = derive(inspection);
+  const assessment = assess(inspection);
   const { job, property } = inspection;
-  const stills = chooseStills(derived).map(({ photoId }) => photoId);
-  const more = reader === 'buyer' ? compareWithEarlier(database(), derived) : [];
+  const stills = chooseStills(assessment).map(({ photoId }) => photoId);
+  const more = reader === 'buyer' ? compareWithEarlier(database(), assessment) : [];
   const bytes = await printPdf({
     title: job.title,
     author: job.inspector,
-    blocks: [...composeDocuments(derived)[reader], ...more],
-    section: drawForReport(derived).paper,
-    paper: reportOptions(derived.settings).paper,
+    blocks: [...composeDocuments(assessment)[reader], ...more],
+    section: drawForReport(assessment).paper,
+    paper: reportOptions(assessment.settings).paper,
     footer: `${property.address} · draft, not issued`,
     stills: loadStills(database(), dataFolder(), job.id, stills),
     at: new Date(),

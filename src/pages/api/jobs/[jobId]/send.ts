@@ -7,8 +7,8 @@ import { database } from '#server/database';
 import { simulatedOutbox } from '#server/delivery/outbox';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { findIssuedFile, listIssued } from '#server/issued';
 

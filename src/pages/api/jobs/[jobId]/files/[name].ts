@@ -1,10 +1,10 @@
-import { derive } from '#core/derive';
-import { writeGeoJson } from '#core/formats/geojson';
-import { writeCalendar } from '#core/formats/icalendar';
-import { writeObservations } from '#core/formats/observations-csv';
-import { writeChapters } from '#core/formats/webvtt';
-import { withFileIds } from '#core/formats/safe-ids';
-import { dataFolder, database } from '#server/database';
+import { assess } from '#core/assess';
+import { writeGeoJson } from '#core/interchange/geojson';
+import { writeCalendar } from '#core/interchange/icalendar';
+import { writeObservations } from '#core/interchange/observations-csv';
+import { withFileIds } from '#core/interchange/safe-ids';
+import { writeChapters } from '#core/interchange/webvtt';
+import { database, dataFolder } from '#server/database';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { type FileOut, safeName, sendFile } from '#server/http/file';
@@ -26,17 +26,17 @@ export const GET = endpoint((context) => {
     const zip = packJob(database(), dataFolder(), inspection, written, nameOf);
     return file('.chert.zip', 'application/zip', zip);
   }
-  const derived = derive(inspection);
+  const assessment = assess(inspection);
   if (wanted === 'observations.csv')
-    return file('-observations.csv', 'text/csv', writeObservations(derived));
+    return file('-observations.csv', 'text/csv', writeObservations(assessment));
   if (wanted === 'located.geojson')
-    return file('-located.geojson', 'application/geo+json', writeGeoJson(derived));
-  if (wanted === 'calendar.ics') return file('.ics', 'text/calendar', writeCalendar(derived));
+    return file('-located.geojson', 'application/geo+json', writeGeoJson(assessment));
+  if (wanted === 'calendar.ics') return file('.ics', 'text/calendar', writeCalendar(assessment));
   if (wanted === 'chapters.vtt') {
     const runId = context.url.searchParams.get('run') ?? '';
     const offsetS = Number(context.url.searchParams.get('offset') ?? 0);
     const chapters = writeChapters(
-      derived,
+      assessment,
       runId,
       Number.isFinite(offsetS) ? Math.max(0, offsetS) * 1000 : 0,
     );

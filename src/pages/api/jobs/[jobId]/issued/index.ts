@@ -1,11 +1,11 @@
 import Joi from 'joi';
 import { faultsFromJoi } from '#core/base/fault';
 import { line, VALIDATION } from '#core/base/joi';
-import { dataFolder, database } from '#server/database';
+import { database, dataFolder } from '#server/database';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { issueReport, type IssueWish } from '#server/issue-report';
 import { listIssued } from '#server/issued';

@@ -1,11 +1,11 @@
-import { mediaTypeOf } from '#core/formats/media-type';
-import { dataFolder, database } from '#server/database';
+import { mediaTypeOf } from '#core/interchange/media-type';
+import { database, dataFolder } from '#server/database';
 import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
-import { knownJobId, refuseMethod } from '#server/http/params';
+import { BODY_LIMITS } from '#server/http/limits';
 import { answerMedia } from '#server/http/media';
+import { knownJobId, refuseMethod } from '#server/http/params';
 import { storeMedia } from '#server/media';
 
 /** Stores a still or a voice note under the id the device gave it. */

@@ -6,11 +6,11 @@ import { type Reader, READERS } from '#core/report/documents';
 import { database } from '#server/database';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { listIssued } from '#server/issued';
 import { timeOf } from '#server/installation';
+import { listIssued } from '#server/issued';
 import { createShare, listShares } from '#server/shares';
 
 type Wish = { readonly label: string; readonly days: number; readonly reader?: Reader };

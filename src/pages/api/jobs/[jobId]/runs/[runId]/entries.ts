@@ -1,11 +1,11 @@
 import { sayGot } from '#core/base/fault';
-import { checkEntry } from '#core/log/entry';
+import { checkEntry } from '#core/model/log/entry';
 import { database } from '#server/database';
 import { logEntries } from '#server/entries';
 import { answer, refuseConflict, refuseFaults, refuseUnknown } from '#server/http/answer';
 import { readJson } from '#server/http/body';
-import { BODY_LIMITS } from '#server/http/limits';
 import { endpoint } from '#server/http/endpoint';
+import { BODY_LIMITS } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { hasPart } from '#server/parts';
 

@@ -1,0 +1,7 @@
+import type { FeatureSpec } from '../feature';
+
+export const coupling: FeatureSpec = {
+  name: 'Coupling',
+  said: 'coupling|sleeve|no hub [coupling]|band|banded coupling|shielded coupling|connector',
+  traits: [],
+};

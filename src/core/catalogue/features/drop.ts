@@ -1,0 +1,7 @@
+import type { FeatureSpec } from '../feature';
+
+export const drop: FeatureSpec = {
+  name: 'Drop',
+  said: 'drop|vertical drop|drops|goes vertical',
+  traits: [],
+};

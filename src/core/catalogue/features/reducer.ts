@@ -1,0 +1,7 @@
+import type { FeatureSpec } from '../feature';
+
+export const reducer: FeatureSpec = {
+  name: 'Reducer',
+  said: 'reducer|reduces|reduction|size change|goes down to',
+  traits: [],
+};

@@ -1,0 +1,7 @@
+import type { FeatureSpec } from '../feature';
+
+export const tank: FeatureSpec = {
+  name: 'Tank',
+  said: 'tank|septic tank',
+  traits: [],
+};

@@ -1,0 +1,7 @@
+import type { FeatureSpec } from '../feature';
+
+export const testTee: FeatureSpec = {
+  name: 'Test tee',
+  said: 'test tee',
+  traits: [],
+};

@@ -1,0 +1,106 @@
+import Joi from 'joi';
+import { type Fault, faultsFromJoi, type Outcome } from '../../base/fault';
+import { day, id, instant, line, oneOf, VALIDATION, words } from '../../base/joi';
+import { FORMAT, FORMAT_VERSION, type Inspection } from './inspection';
+import { type Job, RESPONSIBILITIES, SCOPES } from './job';
+import { DEFAULT_JUDGEMENT, type Judgement } from './judgement';
+
+/** What it takes to book a scope. The form and the server check it by the same schema. */
+export type Booking = {
+  readonly id: string;
+  readonly address: string;
+  readonly client: string;
+  readonly inspector: string;
+  readonly scheduledFor: string;
+  readonly inspectionPeriodEndsOn?: string;
+  readonly scope: Job['scope'];
+  readonly responsibility: Job['responsibility'];
+};
+
+export const bookingSchema = Joi.object<Booking>({
+  id: id().required(),
+  address: words(200).required(),
+  client: words(200).required(),
+  inspector: line(200).required(),
+  scheduledFor: instant().required(),
+  inspectionPeriodEndsOn: day(),
+  scope: oneOf(SCOPES).required(),
+  responsibility: oneOf(RESPONSIBILITIES).required(),
+});
+
+/** Checks a booking of unknown shape; the period may not end before the day of the scope. */
+export function checkBooking(value: unknown): Outcome<Booking> {
+  const { error } = bookingSchema
+    .required()
+    .validate(value, { ...VALIDATION, allowUnknown: false });
+  if (error) return { ok: false, faults: faultsFromJoi(error) };
+  const booking = value as Booking;
+  const late = periodFault(booking);
+  const faults = [...blankFaults(booking), ...(late ? [late] : [])];
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: booking };
+}
+
+function blankFaults(booking: Booking): Fault[] {
+  return (['address', 'client'] as const)
+    .filter((path) => booking[path].trim() === '')
+    .map((path) => ({
+      path,
+      expected: 'text that is not blank',
+      got: JSON.stringify(booking[path]),
+    }));
+}
+
+/** The period may not end before the day of the scope. */
+export function periodFault({
+  inspectionPeriodEndsOn,
+  scheduledFor,
+}: Pick<Job, 'inspectionPeriodEndsOn' | 'scheduledFor'>): Fault | null {
+  const scopedOn = scheduledFor.slice(0, 10);
+  if (inspectionPeriodEndsOn === undefined || inspectionPeriodEndsOn >= scopedOn) return null;
+  return {
+    path: 'inspectionPeriodEndsOn',
+    expected: `a day on or after the scope (${scopedOn})`,
+    got: inspectionPeriodEndsOn,
+    next: 'check both dates',
+  };
+}
+
+/**
+ * The inspection that a booking starts: no access, no run, and only what is known so far. It is judged as
+ * the inspector judges, and keeps that when the inspector's settings change.
+ */
+export function startInspection(
+  booking: Booking,
+  { profile, settings }: Pick<Judgement, 'profile' | 'settings'> = DEFAULT_JUDGEMENT,
+): Inspection {
+  return {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    job: {
+      id: booking.id,
+      title: booking.address,
+      scope: booking.scope,
+      purpose: 'purchase',
+      scheduledFor: booking.scheduledFor,
+      ...(booking.inspectionPeriodEndsOn
+        ? { inspectionPeriodEndsOn: booking.inspectionPeriodEndsOn }
+        : {}),
+      inspector: booking.inspector,
+      client: booking.client,
+      responsibility: booking.responsibility,
+      referenceRunId: '',
+      profile,
+    },
+    property: {
+      address: booking.address,
+      households: 1,
+      occupancy: 'unknown',
+      foundation: 'unknown',
+    },
+    accessPoints: [],
+    runs: [],
+    ties: [],
+    decisions: [],
+    settings,
+  };
+}

@@ -1,0 +1,142 @@
+import Joi from 'joi';
+import { length, oneOf, ratio } from '../../base/joi';
+import { type Material, MATERIALS } from '../../catalogue/materials/index';
+import {
+  findCrossedBounds,
+  THRESHOLD_KEYS,
+  THRESHOLD_TABLE,
+  type Thresholds,
+} from '../../catalogue/severity/thresholds';
+import { CHERT_BOOK, type PriceBook, priceBookSchema } from '../prices/price-book';
+import {
+  ASSUMPTION_KEYS,
+  ASSUMPTION_TABLE,
+  type AssumptionKey,
+  type Assumptions,
+} from './assumptions';
+import {
+  DEFAULT_REPORT_OPTIONS,
+  type Holidays,
+  holidaysSchema,
+  NO_HOLIDAYS,
+  type ReportOptions,
+  reportOptionsSchema,
+} from './report-options';
+
+/** What an inspector may change about the computation. Every value has a default. */
+export type Settings = {
+  /** Out and back sightings closer than this are one thing, feet. */
+  readonly mergeFt: number;
+  /** Where the cable is taken to have slipped: evenly, or all of it while pushing out. */
+  readonly slipOn: 'even' | 'out';
+  /** Which pass gives the station where both saw a thing: the back pass pulls a taut cable. */
+  readonly trustPass: 'back' | 'out';
+  /** Water counts as drained without a remark after this many minutes. */
+  readonly minDrainMin: number;
+  /** How far an eyeballed inch may be out, inches. */
+  readonly eyeSizeIn: number;
+  /** How far an eyeballed share may be out. */
+  readonly eyeShareRatio: number;
+  /** Height of the locator's transmitter over the invert, inches. */
+  readonly transmitterHeightIn: number;
+  /** How far the transmitter sits behind the lens, inches. */
+  readonly transmitterBehindIn: number;
+  /** Years that a material usually serves, where the inspector's figures are not Chert's. */
+  readonly usualLives: Partial<Record<Material, { readonly from: number; readonly to: number }>>;
+  /** Numbers that judgement turns on, where the inspector's are not Chert's. */
+  readonly thresholds: Partial<Thresholds>;
+  /** How long the buyer plans to keep the house, whole years, 1 to 30. */
+  readonly horizonYears: number;
+  /** What repairs are priced by. */
+  readonly priceBook: PriceBook;
+  /** Rates that the futures rest on, where the inspector's are not Chert's. */
+  readonly assumptions: Partial<Assumptions>;
+  /** What the report shows, where it is not as usual. */
+  readonly report: Partial<ReportOptions>;
+  /** Days that are kept otherwise than the federal calendar says. */
+  readonly holidays: Holidays;
+};
+
+/** Settings that a job has of its own: the inspector's settings of today are not laid over them. */
+export const OWN_OF_JOB: readonly (keyof Settings)[] = [
+  'horizonYears',
+  'priceBook',
+  'assumptions',
+  'report',
+  'holidays',
+];
+
+/** How far the futures are played. */
+export const LONGEST_HORIZON_YEARS = 30;
+
+export const DEFAULT_SETTINGS: Settings = {
+  mergeFt: 2,
+  slipOn: 'even',
+  trustPass: 'back',
+  minDrainMin: 5,
+  eyeSizeIn: 0.5,
+  eyeShareRatio: 0.1,
+  transmitterHeightIn: 1,
+  transmitterBehindIn: 0,
+  usualLives: {},
+  thresholds: {},
+  horizonYears: 10,
+  priceBook: CHERT_BOOK,
+  assumptions: {},
+  report: {},
+  holidays: NO_HOLIDAYS,
+};
+
+const year = () => Joi.number().integer().min(1).max(500).required();
+const years = Joi.object({ from: year(), to: year() });
+
+const threshold = (key: keyof Thresholds) => {
+  const unit = THRESHOLD_TABLE[key][1];
+  if (unit === 'share') return ratio();
+  return unit === 'count' ? Joi.number().integer().min(1).max(1000) : length();
+};
+const thresholdsSchema = Joi.object(
+  Object.fromEntries(THRESHOLD_KEYS.map((key) => [key, threshold(key)])),
+).custom((value: Partial<Thresholds>, helpers) => {
+  const crossed = findCrossedBounds(value);
+  return crossed ? helpers.error('chert.ladder', { limit: crossed.join(' at or below ') }) : value;
+});
+
+const assumption = (key: AssumptionKey) => {
+  const { unit } = ASSUMPTION_TABLE[key];
+  if (unit === 'share' || unit === 'a year') return ratio();
+  if (unit === 'years') return Joi.number().integer().min(1).max(100);
+  return unit === 'ft' ? Joi.number().min(0).max(500) : Joi.number().min(0).max(100_000);
+};
+const assumptionsSchema = Joi.object(
+  Object.fromEntries(ASSUMPTION_KEYS.map((key) => [key, assumption(key)])),
+);
+
+/** Settings as a file keeps them: only what differs from the defaults. */
+export const settingsSchema = Joi.object({
+  mergeFt: length().max(20),
+  slipOn: oneOf(['even', 'out']),
+  trustPass: oneOf(['back', 'out']),
+  minDrainMin: Joi.number().min(0).max(600),
+  eyeSizeIn: length().max(6),
+  eyeShareRatio: ratio(),
+  transmitterHeightIn: length().max(12),
+  transmitterBehindIn: length().max(60),
+  usualLives: Joi.object(Object.fromEntries(MATERIALS.map((material) => [material, years]))),
+  thresholds: thresholdsSchema,
+  horizonYears: Joi.number().integer().min(1).max(LONGEST_HORIZON_YEARS),
+  priceBook: priceBookSchema,
+  assumptions: assumptionsSchema,
+  report: reportOptionsSchema,
+  holidays: holidaysSchema,
+});
+
+/** The settings in force: the defaults with what differs laid over them. */
+export function settingsInForce(differing: Partial<Settings>): Settings {
+  return { ...DEFAULT_SETTINGS, ...differing };
+}
+
+/** What the report shows, in force. */
+export function reportOptions({ report }: Pick<Settings, 'report'>): ReportOptions {
+  return { ...DEFAULT_REPORT_OPTIONS, ...report };
+}

@@ -1,0 +1,35 @@
+import Joi from 'joi';
+import { id, instant, length, oneOf, prose } from '../../base/joi';
+import { CERTAINTIES, type Certainty, type Pass, PASSES } from '../../catalogue/vocabulary';
+
+/** What every entry carries, whatever its kind. */
+export type EntryBase = {
+  readonly id: string;
+  /** When it was observed, ISO 8601 with offset. */
+  readonly at: string;
+  /** What the device's own clock said, where it was off or set back. */
+  readonly deviceAt?: string;
+  readonly pass: Pass;
+  /** The counter, feet, 0 or more; `null` when nobody said it. */
+  readonly readingFt: number | null;
+  readonly note?: string;
+  readonly photoIds?: readonly string[];
+  readonly audioId?: string;
+  /** Absent means confirmed. */
+  readonly certainty?: Certainty;
+  /** Id of the entry that this one corrects or settles. */
+  readonly replaces?: string;
+};
+
+export const baseKeys = {
+  id: id().required(),
+  at: instant().required(),
+  deviceAt: instant(),
+  pass: oneOf(PASSES).required(),
+  readingFt: length().allow(null).required(),
+  note: prose(),
+  photoIds: Joi.array().items(id()).max(200),
+  audioId: id(),
+  certainty: oneOf(CERTAINTIES),
+  replaces: id(),
+};

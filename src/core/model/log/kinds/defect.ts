@@ -1,0 +1,81 @@
+import Joi from 'joi';
+import { clock, flag, id, length, line, oneOf, saidRatio } from '../../../base/joi';
+import { type DefectKind, DEFECTS } from '../../../catalogue/defects/index';
+import {
+  CRACK_DIRECTIONS,
+  LOCI,
+  type Locus,
+  SIZE_BASES,
+  SIZE_WORDS,
+  type SizeWord,
+} from '../../../catalogue/vocabulary';
+import type { EntryBase } from '../entry-base';
+
+/** Something wrong, at a point or over a stretch. */
+export type DefectEntry = EntryBase & {
+  readonly kind: 'defect';
+  readonly defect: DefectKind;
+  /** The other end of a stretch, feet on the same counter. */
+  readonly toReadingFt?: number;
+  /** A stretch whose other end a later `close` gives. */
+  readonly open?: boolean;
+  /** The length as said, feet: checked against the two ends, never used for them. */
+  readonly lengthFt?: number;
+  readonly locus?: Locus;
+  /** Arcs run clockwise, as the lens saw them, from `clockFrom` to `clockTo`. */
+  readonly clockFrom?: number;
+  readonly clockTo?: number;
+  /** Depth of standing water, inches. */
+  readonly depthIn?: number;
+  /** Depth of standing water ÷ bore. */
+  readonly fillRatio?: number;
+  /** Share of the bore's area, or of the diameter for deformation and intruding taps. */
+  readonly extentRatio?: number;
+  readonly offsetIn?: number;
+  readonly gapIn?: number;
+  readonly lipIn?: number;
+  /** The size by a word, where no number was said. */
+  readonly sizeWord?: SizeWord;
+  readonly sizeBasis?: (typeof SIZE_BASES)[number];
+  /** The form as it was said ("hairline", "invert-missing"); `readForm` reads it. */
+  readonly form?: string;
+  /** What something that nobody could name may be. */
+  readonly candidates?: readonly DefectKind[];
+  readonly direction?: (typeof CRACK_DIRECTIONS)[number];
+  readonly holdsDebris?: boolean;
+  readonly soilVisible?: boolean;
+  /** Whether it moves with the water, as hair and wipes do and roots do not. */
+  readonly movesWithWater?: boolean;
+  /** Caused by this inspection; never charged to the house. */
+  readonly ourDoing?: boolean;
+};
+
+/** The other end of an entry that was opened with `open: true`. */
+export type CloseEntry = EntryBase & { readonly kind: 'close'; readonly closes: string };
+
+export const defectKeys = {
+  defect: oneOf(DEFECTS).required(),
+  toReadingFt: length(),
+  open: flag(),
+  lengthFt: length(),
+  locus: oneOf(LOCI),
+  clockFrom: clock(),
+  clockTo: clock(),
+  depthIn: length(),
+  fillRatio: saidRatio(),
+  extentRatio: saidRatio(),
+  offsetIn: length(),
+  gapIn: length(),
+  lipIn: length(),
+  sizeWord: oneOf(SIZE_WORDS),
+  sizeBasis: oneOf(SIZE_BASES),
+  form: line(80),
+  candidates: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
+  direction: oneOf(CRACK_DIRECTIONS),
+  holdsDebris: flag(),
+  soilVisible: flag(),
+  movesWithWater: flag(),
+  ourDoing: flag(),
+};
+
+export const closeKeys = { closes: id().required() };

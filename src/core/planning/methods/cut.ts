@@ -1,0 +1,18 @@
+import { abatementFirst, reachOfCleaning, whyNoForce, whyNoForceAt } from './families';
+import { holds, methodOf } from './method';
+
+export const cut = methodOf({
+  id: 'cut',
+  name: 'Cut roots',
+  verb: 'Cut the roots',
+  role: 'clean',
+  order: 51,
+  by: 'a drain cleaner',
+  needsCleanout: true,
+  price: { visit: 'cut.visit', foot: 'cut.foot' },
+  firstIn: abatementFirst,
+  reach: reachOfCleaning,
+  verdict: ({ kind }) => (kind === 'roots' ? holds('roots come back: the way in remains') : null),
+  barredBy: whyNoForceAt,
+  barredIn: (cell, site, lineId) => whyNoForce(cell, site, lineId, 'cutter'),
+});

@@ -1,0 +1,32 @@
+import { isPipeOf } from '../../catalogue/materials/kinds';
+import {
+  isThinIron,
+  reachOfNewPipe,
+  verdictOfLiner,
+  whyNoForce,
+  whyNoForceAt,
+  whyNoLinerPasses,
+  whyNoNewInsideOver,
+} from './families';
+import { methodOf } from './method';
+
+export const liner = methodOf({
+  id: 'liner',
+  name: 'Line the pipe',
+  verb: 'Line',
+  role: 'mend',
+  order: 60,
+  lifeYears: 40,
+  by: 'a licensed lining contractor',
+  needsCleanout: true,
+  price: { visit: 'liner.visit', each: 'liner.each', foot: 'liner.foot', tee: 'liner.tee' },
+  firstIn: ({ material }) => (isPipeOf('iron', material) ? ['jet', 'descale'] : ['jet']),
+  reach: reachOfNewPipe,
+  verdict: verdictOfLiner,
+  barredBy: (finding) =>
+    whyNoLinerPasses(finding) ??
+    whyNoNewInsideOver(finding) ??
+    whyNoForceAt(finding) ??
+    (isThinIron(finding) ? 'the iron is too thin to be descaled for it' : null),
+  barredIn: (cell, site, lineId) => whyNoForce(cell, site, lineId, 'jet'),
+});

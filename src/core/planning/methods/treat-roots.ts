@@ -1,0 +1,19 @@
+import { cut } from './cut';
+import { reachOfCleaning } from './families';
+import { holds, methodOf } from './method';
+
+export const treatRoots = methodOf({
+  id: 'treat-roots',
+  name: 'Treat roots with foam',
+  verb: 'Treat the roots',
+  role: 'clean',
+  order: 52,
+  by: 'a licensed applicator',
+  needsCleanout: true,
+  price: { visit: 'treat-roots.visit', foot: 'treat-roots.foot' },
+  // Foam reaches what a cutter has opened; where no cutter may go, foam alone must do.
+  firstIn: (cell, site, lineId) => (cut.barredIn(cell, site, lineId) === null ? ['cut'] : []),
+  reach: reachOfCleaning,
+  verdict: ({ kind }) =>
+    kind === 'roots' ? holds('it slows the roots for a time: the way in remains') : null,
+});

@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { assess } from '../../assess';
+import { gapBetweenFt } from '../../base/interval';
+import { scaleRange } from '../../base/range';
+import { CHERT_BOOK } from '../../model/prices/price-book';
+import { PRICE_KEYS, PRICE_TABLE } from '../../model/prices/price-table';
+import { anyScopedLine } from '../../testing/scoped-line';
+import { cellsWithin } from '../bed';
+import { checkWorks } from '../check-works';
+import { choose } from '../choose/choose';
+import { methodById } from '../methods/index';
+import { poseProblem } from '../pose';
+import { bedOf, type Site, siteOf } from '../site';
+import { planAll } from './chert-plans';
+import { needsOfFixing } from './needs';
+
+const RUNS = { numRuns: 300 };
+const optimum = (site: Site) => choose(poseProblem(site, needsOfFixing(site)).problem)!.cost;
+const roleOf = (work: { method: Parameters<typeof methodById>[0] }) => methodById(work.method).role;
+
+describe('the three plans, on any line', () => {
+  it('never cure a sag by a liner or by bursting', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        const sags = site.owned.filter(({ kind }) => kind === 'standing-water').map(({ id }) => id);
+        for (const { works } of planAll(site))
+          for (const { method, cures } of works.filter(({ cures }) =>
+            cures.some((id) => sags.includes(id)),
+          ))
+            expect(
+              roleOf({ method }) === 'replace' && method !== 'burst',
+              `${method} ${cures.join()}`,
+            ).toBe(true);
+      }),
+      RUNS,
+    );
+  });
+
+  it('cut no asbestos cement without abatement first, and none of it by scraping', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        for (const { works } of planAll(site))
+          for (const [at, work] of works.entries()) {
+            const asbestos = cellsWithin(bedOf(site, work.lineId), work).filter(
+              ({ material }) => material === 'asbestos-cement',
+            );
+            if (asbestos.length === 0) continue;
+            expect(work.method).not.toBe('descale');
+            if (roleOf(work) !== 'replace' || work.method === 'reroute') continue;
+            for (const cell of asbestos)
+              expect(
+                works
+                  .slice(0, at)
+                  .some(
+                    (first) =>
+                      first.method === 'abatement' &&
+                      first.fromFt <= cell.fromFt &&
+                      first.toFt >= cell.toFt,
+                  ),
+              ).toBe(true);
+          }
+      }),
+      RUNS,
+    );
+  });
+
+  it('neither cut nor jet a line that another utility runs through, and call its owner', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        fc.pre(site.utilityLines.size > 0);
+        for (const { works } of planAll(site)) {
+          const forced = works.filter(({ method }) =>
+            ['cut', 'jet', 'descale', 'burst', 'liner', 'patch-liner'].includes(method),
+          );
+          expect(forced.filter(({ lineId }) => site.utilityLines.has(lineId))).toEqual([]);
+        }
+        const isOwned = site.owned.some(({ kind }) => kind === 'utility-crossing');
+        for (const { works } of planAll(site))
+          expect(works.some(({ method }) => method === 'notify-utility-owner')).toBe(isOwned);
+      }),
+      RUNS,
+    );
+  });
+
+  it('break none of the rules that a plan of one’s own is held to, save what no method can end', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        for (const { id, works } of planAll(site)) {
+          const broken = checkWorks(site, works).filter(({ rule }) =>
+            ['ground', 'pipe', 'first', 'way-in', 'short', 'passes'].includes(rule),
+          );
+          expect(broken, id).toEqual([]);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('dig no public pipe and no courtesy, and leave nothing that calls for repair and can be ended', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const assessment = assess(inspection);
+        const site = siteOf(assessment);
+        const fixing = planAll(site)[1]!;
+        const cured = new Set(fixing.works.flatMap(({ cures }) => cures));
+        for (const id of cured) expect(site.owned.map((one) => one.id)).toContain(id);
+        for (const need of needsOfFixing(site)) {
+          if (need.what !== 'cure') continue;
+          const isWorked = fixing.works.some((work) => gapBetweenFt(work, need.finding.span) === 0);
+          expect(cured.has(need.finding.id) || fixing.leaves.includes(need.finding.id)).toBe(true);
+          expect(isWorked).toBe(true);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('are never cheaper with a finding more', () => {
+    fc.assert(
+      fc.property(anyScopedLine, fc.nat(), (inspection, pick) => {
+        const site = siteOf(assess(inspection));
+        fc.pre(site.owned.length > 0);
+        const without = { ...site, owned: site.owned.toSpliced(pick % site.owned.length, 1) };
+        expect(optimum(without)).toBeLessThanOrEqual(optimum(site) + 1e-6);
+      }),
+      RUNS,
+    );
+  });
+
+  it('cost twice as much at twice the price', () => {
+    const doubled = {
+      ...CHERT_BOOK,
+      id: 'double',
+      prices: Object.fromEntries(
+        PRICE_KEYS.map((key) => {
+          const { low, likely, high } = PRICE_TABLE[key];
+          return [key, scaleRange({ low, likely, high }, 2)];
+        }),
+      ),
+    };
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const once = planAll(siteOf(assess(inspection)));
+        const twice = planAll(siteOf(assess({ ...inspection, settings: { priceBook: doubled } })));
+        for (const [at, plan] of once.entries())
+          for (const side of ['low', 'likely', 'high'] as const)
+            expect(twice[at]!.cost[side]).toBeCloseTo(2 * plan.cost[side], 6);
+      }),
+      RUNS,
+    );
+  });
+});

@@ -1,0 +1,67 @@
+import { type Thresholds, thresholdsInForce } from '../catalogue/severity/thresholds';
+import type { Assessment } from '../judge/assessment';
+import type { Finding } from '../judge/finding';
+import { listCleanouts } from '../lateral/cleanouts';
+import { type Assumptions, assumptionsInForce } from '../model/job/assumptions';
+import { type Prices, pricesOf } from '../model/prices/price-book';
+import { type Bed, layBed } from './bed';
+
+/** Whether a hose or a cutter can be brought in: through a cleanout, one that is buried, or not at all. */
+export type WayIn = 'cleanout' | 'buried' | 'none';
+
+/** Everything that repair is reckoned from. */
+export type Site = {
+  readonly assessment: Assessment;
+  readonly beds: ReadonlyMap<string, Bed>;
+  readonly prices: Prices;
+  readonly assumptions: Assumptions;
+  readonly thresholds: Thresholds;
+  readonly wayIn: WayIn;
+  /** Lines that another utility runs through: nothing may cut, jet or scrape them. */
+  readonly utilityLines: ReadonlySet<string>;
+  /** The owner's findings within the agreed scope that ask for something, by line and station. */
+  readonly owned: readonly Finding[];
+  /** Findings on the public side that the authority should hear of. */
+  readonly authoritys: readonly Finding[];
+};
+
+function wayInOf({ inspection, lateral, branches, logs }: Assessment): WayIn {
+  const cleanouts = listCleanouts(inspection, [lateral, ...branches]);
+  if (cleanouts.some(({ state }) => state === 'usable')) return 'cleanout';
+  const isBuried =
+    cleanouts.some(({ state }) => state === 'buried') ||
+    [...logs.values()].some(({ standing }) =>
+      standing.some((entry) => entry.kind === 'surface' && entry.what === 'buried-cleanout'),
+    );
+  return isBuried ? 'buried' : 'none';
+}
+
+/** Lays out what repair is reckoned from. A pure function of what was assessment. */
+export function siteOf(assessment: Assessment): Site {
+  const { settings, findings, lateral, branches } = assessment;
+  const asks = ({ ourDoing, courtesy, action }: Finding) =>
+    !ourDoing && !courtesy && action !== 'none';
+  return {
+    assessment,
+    beds: new Map([lateral, ...branches].map((line) => [line.lineId, layBed(line)])),
+    prices: pricesOf(settings.priceBook),
+    assumptions: assumptionsInForce(settings.assumptions),
+    thresholds: thresholdsInForce(settings.thresholds),
+    wayIn: wayInOf(assessment),
+    utilityLines: new Set(
+      assessment.stops.filter(({ id }) => id === 'utility').map(({ lineId }) => lineId),
+    ),
+    owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
+    authoritys: findings.filter(
+      (one) =>
+        asks(one) && one.responsibleSide === 'public' && one.placed && one.severity !== 'slight',
+    ),
+  };
+}
+
+/** The ground of a finding's line. */
+export function bedOf(site: Pick<Site, 'beds'>, lineId: string): Bed {
+  const bed = site.beds.get(lineId);
+  if (!bed) throw new Error(`no line is called ${lineId}`);
+  return bed;
+}

@@ -1,0 +1,128 @@
+import { roundTo } from '../../base/numbers';
+import type { DefectKind } from '../../catalogue/defects/index';
+import { hasTrait, specOf } from '../../catalogue/defects/kinds';
+import type { Locus } from '../../catalogue/vocabulary';
+import type { EntryOf } from '../../model/log/entry';
+import type { CalloutContext, Reading } from '../draft';
+import { formSayingsOf } from '../lexicon/defects';
+import { spellOut } from '../lexicon/phrases';
+import type { Sheet } from '../sheet';
+import { takeClock } from './clock';
+import { closeStretch } from './close';
+import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './frame';
+import { takeSizes } from './size';
+
+type Said = Partial<EntryOf<'defect'>>;
+
+/** Said beside another thing, these only say more about it. */
+const WEAK: readonly string[] = ['something', 'water', 'lip', 'rust', 'leak', 'pool', 'waste'];
+
+/** Claims what is wrong: the first thing said, a weak word only when nothing else is there. */
+function takeKind(sheet: Sheet): DefectKind | null {
+  const at = sheet.terms.flatMap(({ senses, text }, index) =>
+    senses['defect'] !== undefined && sheet.free(index)
+      ? [{ index, weak: WEAK.includes(text) }]
+      : [],
+  );
+  const index = (at.find(({ weak }) => !weak) ?? at[0])?.index;
+  if (index === undefined) return null;
+  const { senses } = sheet.terms[index]!;
+  sheet.claim(index);
+  return senses['defect'] as DefectKind;
+}
+
+/** The form that the naming words hold themselves: "dripping", "root mass", "bottom is pitted". */
+function formInName(sheet: Sheet, kind: DefectKind): { form?: string } {
+  const named = sheet.terms.find(({ senses }, at) => senses['defect'] === kind && !sheet.free(at));
+  if (!named) return {};
+  const name = ` ${sheet.text.slice(named.from, named.to).toLowerCase()} `;
+  const forms = Object.entries(formSayingsOf(kind));
+  const form = forms.find(([, saying]) =>
+    spellOut(saying!).some((word) => name.includes(` ${word} `)),
+  );
+  return form ? { form: form[0] } : {};
+}
+
+function takeMarks(sheet: Sheet): Said {
+  const marks: Record<string, unknown> = {};
+  for (let mark = sheet.take('mark'); mark !== null; mark = sheet.take('mark')) {
+    if (mark === 'measured' || mark === 'eye') marks['sizeBasis'] = mark;
+    else marks[mark] = true;
+  }
+  return marks;
+}
+
+/** "8 ft long", "for 8 feet": a length as said. */
+function takeLength(sheet: Sheet): { lengthFt?: number } {
+  const length = sheet.takeAmount(
+    ({ unit, to, link }, index) =>
+      to === null &&
+      (unit === 'ft' || unit === null) &&
+      (sheet.tailOf(index, 'long') || (link === 'for' && unit === 'ft')),
+    ['long'],
+  );
+  return length ? { lengthFt: roundTo(length.value, 3) } : {};
+}
+
+/** "roots 2 to 11 60% in the barrel", "water from 43", "water to 52, 3.3 in", "offset 35.5 half inch". */
+export const readDefect: Frame = (sheet, context) => {
+  if (!sheet.has('defect')) return null;
+  const base = takeBase(sheet, context);
+  const marks = takeMarks(sheet);
+  const defect = takeKind(sheet);
+  if (defect === null) return null;
+  const certainty = takeCertainty(sheet);
+  const length = takeLength(sheet);
+  const locus = sheet.take('locus') as Locus | null;
+  while (sheet.take('locus') !== null);
+  const sizes = { ...formInName(sheet, defect), ...takeSizes(sheet, defect, context.boreHereIn) };
+  doubtInches(sheet, defect, sizes, context);
+  const clock = takeClock(sheet, context, hasTrait(defect, 'said-by-clock'));
+  const footage = takeFootage(sheet, context, !hasTrait(defect, 'said-by-clock'));
+  const said: Said = {
+    ...length,
+    ...(locus === null ? {} : { locus }),
+    ...(clock ? { clockFrom: clock.from } : {}),
+    ...(clock && clock.to !== null ? { clockTo: clock.to } : {}),
+    ...sizes,
+    ...marks,
+    ...certainty,
+  };
+  if (footage.closes) {
+    const closed = closeStretch(sheet, context, defect, footage.readingFt, said, base);
+    if (closed) return closed;
+  }
+  const opens =
+    footage.opens ||
+    footage.closes ||
+    (hasTrait(defect, 'is-stretch') && footage.toFt === null && length.lengthFt === undefined);
+  const { wants } = specOf(defect);
+  const isSized = Object.keys(sizes).length > 0;
+  const draft = {
+    kind: 'defect',
+    defect,
+    ...base,
+    readingFt: footage.readingFt,
+    ...(footage.toFt === null ? {} : { toReadingFt: footage.toFt }),
+    ...(opens ? { open: true } : {}),
+    ...said,
+    ...withRest(sheet, base),
+  } as const;
+  const missing = [
+    ...footage.missing,
+    ...(opens ? ['where it ends'] : []),
+    ...(isSized || opens || wants === undefined ? [] : [wants]),
+  ];
+  return { drafts: [draft], missing } satisfies Reading;
+};
+
+/** "offset 2" may be two inches at the counter, or an offset at two feet. */
+function doubtInches(sheet: Sheet, kind: DefectKind, sizes: Said, context: CalloutContext): void {
+  const isInches = specOf(kind).size?.isHeight === true;
+  const bare = sheet.amounts().filter(({ amount }) => amount.unit === null && amount.to === null);
+  const [only] = bare;
+  if (!isInches || !only || Object.keys(sizes).length > 0) return;
+  const isSize = only.amount.value <= (context.boreHereIn ?? 4) && only.amount.link === null;
+  const isHere = context.counterFt !== null && Math.abs(only.amount.value - context.counterFt) <= 1;
+  if (isSize && !isHere) sheet.doubt(only.index, ['in', 'ft']);
+}

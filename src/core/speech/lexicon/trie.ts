@@ -1,0 +1,120 @@
+import { DEFECTS } from '../../catalogue/defects/index';
+import { lexCallout, type Token } from '../lex';
+import { joinNumerals } from '../numerals';
+import { DEFECT_SAYINGS, formSayingsOf } from './defects';
+import { type Sayings, spellOut } from './phrases';
+import {
+  AID_SAYINGS,
+  CERTAINTY_SAYINGS,
+  CRACK_DIRECTION_SAYINGS,
+  GRAMMAR_SAYINGS,
+  HOUR_SAYINGS,
+  JOINT_SAYINGS,
+  LOCUS_SAYINGS,
+  MARK_SAYINGS,
+  PASS_SAYINGS,
+  SIDE_SAYINGS,
+  TURN_SAYINGS,
+} from './qualities';
+import {
+  ACT_SAYINGS,
+  CONFIRM_SAYINGS,
+  END_SAYINGS,
+  FIXTURE_SAYINGS,
+  RESULT_SAYINGS,
+  WATER_SAYINGS,
+} from './running';
+import {
+  FEATURE_SAYINGS,
+  MATERIAL_SAYINGS,
+  SURFACE_SAYINGS,
+  UNSEEN_SAYINGS,
+  ZONE_SAYINGS,
+} from './things';
+
+/** What a phrase can mean, by the table it stands in: `{ joint: 'coupling', feature: 'coupling' }`. */
+export type Senses = Readonly<Record<string, string>>;
+
+type Node = { next: Map<string, Node>; senses: Record<string, string> | null };
+
+const TABLES: Readonly<Record<string, Sayings>> = {
+  act: ACT_SAYINGS,
+  end: END_SAYINGS,
+  confirm: CONFIRM_SAYINGS,
+  water: WATER_SAYINGS,
+  result: RESULT_SAYINGS,
+  fixture: { fixture: FIXTURE_SAYINGS },
+  defect: DEFECT_SAYINGS,
+  ...Object.fromEntries(DEFECTS.map((kind) => [`form.${kind}`, formSayingsOf(kind)])),
+  material: MATERIAL_SAYINGS,
+  feature: FEATURE_SAYINGS,
+  zone: ZONE_SAYINGS,
+  surface: SURFACE_SAYINGS,
+  unseen: UNSEEN_SAYINGS,
+  locus: LOCUS_SAYINGS,
+  mark: MARK_SAYINGS,
+  certainty: CERTAINTY_SAYINGS,
+  side: SIDE_SAYINGS,
+  hour: HOUR_SAYINGS,
+  joint: JOINT_SAYINGS,
+  direction: CRACK_DIRECTION_SAYINGS,
+  turns: TURN_SAYINGS,
+  aid: AID_SAYINGS,
+  pass: PASS_SAYINGS,
+  ...Object.fromEntries(
+    Object.entries(GRAMMAR_SAYINGS).map(([tag, saying]) => [tag, { [tag]: saying }]),
+  ),
+};
+
+/** Articles stand anywhere in a phrase without changing it. */
+const ARTICLES: ReadonlySet<string> = new Set(['a', 'an', 'the']);
+export const isArticle = (token: Token) => token.type === 'word' && ARTICLES.has(token.text);
+
+/** How a token is looked up: "can't" and "cant" are one word. */
+const keyOf = (token: Token) => token.text.replace(/'/g, '');
+
+const wordsOf = (phrase: string): string[] =>
+  joinNumerals(lexCallout(phrase))
+    .filter((token) => !isArticle(token))
+    .map(keyOf);
+
+function plant(root: Node, words: readonly string[], tag: string, meaning: string): void {
+  let node = root;
+  for (const word of words) {
+    let next = node.next.get(word);
+    if (!next) node.next.set(word, (next = { next: new Map(), senses: null }));
+    node = next;
+  }
+  // The first meaning stays: tables list the most particular sayings first.
+  node.senses = { [tag]: meaning, ...node.senses };
+}
+
+/** Every phrase of the tables, by its words. */
+export const LEXICON: Node = (() => {
+  const root: Node = { next: new Map(), senses: null };
+  for (const [tag, sayings] of Object.entries(TABLES))
+    for (const [meaning, saying] of Object.entries(sayings))
+      for (const phrase of spellOut(saying!)) {
+        const words = wordsOf(phrase);
+        if (words.length > 0) plant(root, words, tag, meaning);
+      }
+  return root;
+})();
+
+/** Something found in the lexicon: what it can mean and the token after it. */
+export type Found = { readonly senses: Senses; readonly next: number };
+
+/** The longest phrase of the lexicon that begins at a token; `null` when none does. */
+export function findPhrase(tokens: readonly Token[], at: number): Found | null {
+  let node: Node | undefined = LEXICON;
+  let found: Found | null = null;
+  for (let cursor = at; cursor < tokens.length; cursor += 1) {
+    const token = tokens[cursor]!;
+    if (token.type === 'quote' || token.type === 'handle' || token.type === 'pair') break;
+    if (cursor > at && isArticle(token)) continue;
+    node = node.next.get(keyOf(token));
+    if (!node) break;
+    if (node.senses) found = { senses: node.senses, next: cursor + 1 };
+  }
+  return found;
+}

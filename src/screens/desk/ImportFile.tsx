@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import { postJson, postZip } from '#client/api';
+import { type Fault, sayFault } from '#core/base/fault';
+import { readInspectionFile } from '#core/interchange/inspection-file';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+
+type Trouble = { readonly message: string; readonly faults: readonly Fault[] };
+
+/** Reads an inspection file into a job. The file is checked here first, then again by the server. */
+export function ImportFile() {
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const ready = useReady();
+  const [waiting, setWaiting] = useState<string | File | null>(null);
+
+  const send = async (file: string | File, asCopy: boolean) => {
+    setTrouble(null);
+    const path = `/api/jobs/import${asCopy ? '?as=copy' : ''}`;
+    const sent =
+      typeof file === 'string'
+        ? await postJson<{ id: string }>(path, file)
+        : await postZip<{ id: string }>(path, file);
+    if (sent.state === 'ok') {
+      window.location.assign(`/jobs/${encodeURIComponent(sent.value.id)}/report`);
+    } else if (sent.state === 'refused') {
+      setTrouble(sent);
+      setWaiting(sent.code === 'job-exists' ? file : null);
+    } else {
+      setTrouble({ message: 'Chert’s server does not answer. Try again.', faults: [] });
+    }
+  };
+
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    if (file.name.endsWith('.zip')) return send(file, false);
+    const text = await file.text();
+    const checked = readInspectionFile(text);
+    if (checked.ok) return send(text, false);
+    setWaiting(null);
+    setTrouble({
+      message: `${file.name} was not read. Nothing was stored.`,
+      faults: checked.faults,
+    });
+  };
+
+  return (
+    <section className={form['form']} aria-labelledby="import-title">
+      <h2 id="import-title">Bring in a file</h2>
+      <div className={form['field']}>
+        <label htmlFor="import-file">
+          Inspection file (.chert.json), or a zip of it with stills
+        </label>
+        <input
+          id="import-file"
+          type="file"
+          disabled={!ready}
+          accept=".json,.zip,application/json,application/zip"
+          onChange={(event) => {
+            void choose(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </div>
+      {trouble && (
+        <div role="alert">
+          <p className={form['error']}>{trouble.message}</p>
+          <ul className={form['faults']}>
+            {trouble.faults.map((fault) => (
+              <li key={`${fault.path} ${fault.expected}`}>{sayFault(fault)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {waiting && (
+        <button className={form['plain']} type="button" onClick={() => void send(waiting, true)}>
+          Import as a copy
+        </button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,148 @@
+import { useId } from 'react';
+import { useForm } from 'react-hook-form';
+import { ulid } from 'ulid';
+import { postJson } from '#client/api';
+import { instantOfFields } from '#client/time';
+import { type Booking, checkBooking } from '#core/model/job/booking';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+
+type Fields = {
+  address: string;
+  client: string;
+  inspector: string;
+  day: string;
+  time: string;
+  endsOn: string;
+  scope: Booking['scope'];
+  responsibility: Booking['responsibility'];
+};
+
+/** Which field of the form a fault of the booking belongs to. */
+const FIELD_OF: Record<string, keyof Fields> = {
+  address: 'address',
+  client: 'client',
+  inspector: 'inspector',
+  scheduledFor: 'day',
+  inspectionPeriodEndsOn: 'endsOn',
+  scope: 'scope',
+  responsibility: 'responsibility',
+};
+
+const WANTED: Partial<Record<keyof Fields, string>> = {
+  address: 'Give the address of the property.',
+  client: 'Say who the scope is for.',
+  day: 'Give the day of the scope.',
+};
+
+/** Books a job: property, client, when, the end of the inspection period, scope. */
+export function NewJob({
+  responsibility,
+}: {
+  /** Where the owner's duty usually ends here. */
+  readonly responsibility: Booking['responsibility'];
+}) {
+  const id = useId();
+  const ready = useReady();
+  const { register, handleSubmit, setError, formState } = useForm<Fields>({
+    defaultValues: {
+      inspector: '',
+      time: '09:00',
+      scope: 'lateral',
+      responsibility,
+      endsOn: '',
+    },
+  });
+  const { errors, isSubmitting } = formState;
+
+  const book = handleSubmit(async (fields) => {
+    const booking = {
+      id: ulid(),
+      address: fields.address.trim(),
+      client: fields.client.trim(),
+      inspector: fields.inspector.trim(),
+      scheduledFor: fields.day ? instantOfFields(fields.day, fields.time) : '',
+      ...(fields.endsOn ? { inspectionPeriodEndsOn: fields.endsOn } : {}),
+      scope: fields.scope,
+      responsibility: fields.responsibility,
+    };
+    const checked = checkBooking(booking);
+    const show = (faults: readonly { path: string; expected: string; next?: string }[]) => {
+      for (const fault of faults) {
+        const field = FIELD_OF[fault.path];
+        const message = (field && WANTED[field]) ?? `Expected ${fault.expected}.`;
+        setError(field ?? 'root', { message });
+      }
+    };
+    if (!checked.ok) return show(checked.faults);
+    const sent = await postJson<{ id: string }>('/api/jobs', checked.value);
+    if (sent.state === 'ok') {
+      window.location.assign(`/jobs/${sent.value.id}/site`);
+    } else if (sent.state === 'refused') {
+      show(sent.faults);
+      setError('root', { message: sent.message });
+    } else {
+      setError('root', {
+        message: 'Chert’s server does not answer. Nothing you typed is lost; try again.',
+      });
+    }
+  });
+
+  const field = (name: keyof Fields, label: string, type = 'text', hint?: string) => (
+    <div className={form['field']}>
+      <label htmlFor={`${id}-${name}`}>{label}</label>
+      <input
+        id={`${id}-${name}`}
+        type={type}
+        autoComplete="off"
+        aria-invalid={errors[name] ? true : undefined}
+        aria-describedby={errors[name] ? `${id}-${name}-error` : undefined}
+        {...register(name)}
+      />
+      {hint && <p className={form['hint']}>{hint}</p>}
+      {errors[name] && (
+        <p className={form['error']} id={`${id}-${name}-error`} role="alert">
+          {errors[name].message}
+        </p>
+      )}
+    </div>
+  );
+
+  return (
+    <form className={form['form']} onSubmit={book} noValidate aria-labelledby={`${id}-title`}>
+      <h2 id={`${id}-title`}>New job</h2>
+      <fieldset className={form['whole']} disabled={!ready}>
+        {field('address', 'Property')}
+        {field('client', 'For')}
+        <div className={form['pair']}>
+          {field('day', 'Scope on', 'date')}
+          {field('time', 'At', 'time')}
+        </div>
+        {field('endsOn', 'Inspection period ends', 'date')}
+        {field('inspector', 'Inspector')}
+        <div className={form['field']}>
+          <label htmlFor={`${id}-scope`}>What is in scope</label>
+          <select id={`${id}-scope`} {...register('scope')}>
+            <option value="lateral">The lateral only</option>
+            <option value="lateral-and-building-drain">The lateral and the building drain</option>
+          </select>
+        </div>
+        <div className={form['field']}>
+          <label htmlFor={`${id}-responsibility`}>The owner’s duty runs</label>
+          <select id={`${id}-responsibility`} {...register('responsibility')}>
+            <option value="to-main">to the main</option>
+            <option value="to-property-line">to the property line</option>
+          </select>
+        </div>
+        {errors.root && (
+          <p className={form['error']} role="alert">
+            {errors.root.message}
+          </p>
+        )}
+        <button className={form['act']} type="submit" disabled={isSubmitting}>
+          Book the job
+        </button>
+      </fieldset>
+    </form>
+  );
+}

@@ -1,0 +1,191 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import { applyChanges, type Base, changesOver, type Kept } from '#client/change';
+import { type JobKeeper, openJob } from '#client/job-keeper';
+import {
+  changesOf,
+  type Doing,
+  entriesOf,
+  foreignOf,
+  type Fresh,
+  freshen,
+} from '#client/job-on-device';
+import { keepOffline } from '#client/offline';
+import type { SaveState } from '#client/sender';
+import { isUnkept, keepChanges, keepMedia } from '#client/store';
+import { plainData } from '#core/base/plain-text';
+import type { Overwritten, StoredJob } from '#core/model/job/history';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Entry, EntryDraft } from '#core/model/log/entry';
+
+export type JobOnDevice = {
+  /** What the server has, with everything done on this device laid over it. */
+  readonly inspection: Inspection;
+  readonly save: SaveState;
+  /** What the server does not have yet, or refused. */
+  readonly waiting: readonly Kept[];
+  /** What waits for another Chert than this one. */
+  readonly foreign: readonly Kept[];
+  /** What two devices set without seeing each other, the latest first. */
+  readonly told: readonly Overwritten[];
+  /** Why this device could not keep something; it is sent from memory, and lost with the page. */
+  readonly trouble: string | null;
+  /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
+  readonly append: (
+    runId: string,
+    drafts: readonly EntryDraft[],
+    laterMs?: number,
+  ) => readonly Entry[];
+  readonly change: (...doing: readonly Doing[]) => void;
+  /** Keeps a still or a voice note; returns its id. */
+  readonly addMedia: (blob: Blob) => Promise<string>;
+  /** Sends what was refused again, mended or as it is; `null` takes it out. */
+  readonly settle: (refused: Kept, change: Kept['change'] | null) => void;
+  /** Takes what waits for another Chert as meant for this one. */
+  readonly takeOver: () => void;
+};
+
+/** How often a page that is looked at asks whether another device did something, ms. */
+const ASK_EVERY_MS = 30_000;
+
+/** Where what is not kept yet stands: behind all that is. */
+const LAST = 2 ** 52;
+
+/** A job on this device: written here first, then sent in order. Every tab shows the same. */
+export function useJob(stored: StoredJob): JobOnDevice {
+  const jobId = stored.inspection.job.id;
+  const [base, setBase] = useState<Base>(() => ({ ...stored, jobId }));
+  const [told, setTold] = useState(stored.told);
+  const [kept, setKept] = useState<readonly Kept[]>([]);
+  // What was done a moment ago and is still on its way to this device's disk.
+  const [fresh, setFresh] = useState<readonly Fresh[]>([]);
+  const [save, setSave] = useState<SaveState>({ kind: 'saved' });
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const keeper = useRef<JobKeeper | null>(null);
+  const baseNow = useRef(base);
+
+  useEffect(() => {
+    const opened = openJob(stored, {
+      onBase: (next) => {
+        baseNow.current = next;
+        setBase(next);
+      },
+      onTold: setTold,
+      onKept: (list) => {
+        setKept(list);
+        const ids = new Set(list.map(({ id }) => id));
+        const isStillFresh = ({ id }: Fresh) => !ids.has(id);
+        setFresh((now) => (now.every(isStillFresh) ? now : now.filter(isStillFresh)));
+        if (!list.some((one) => isUnkept(one) && one.state === 'kept')) setTrouble(null);
+      },
+      onSave: setSave,
+      onTrouble: (error) => setTrouble(sayTrouble(error)),
+    });
+    keeper.current = opened;
+    keepOffline(jobId);
+    const ask = () => void opened.ask();
+    const timer = setInterval(() => {
+      if (document.visibilityState === 'visible') ask();
+    }, ASK_EVERY_MS);
+    window.addEventListener('online', ask);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', ask);
+      opened.stop();
+    };
+  }, [jobId, stored]);
+
+  const all = useMemo(
+    () => [
+      ...kept,
+      ...fresh.map((one, index): Kept => ({ ...one, jobId, state: 'kept', seq: LAST + index })),
+    ],
+    [kept, fresh, jobId],
+  );
+  const over = changesOver(base, all);
+  // That something was kept or sent changes no fact: what is computed from the facts stays as it is.
+  const sequence = over.map(({ id }) => id).join('\n');
+  const inspection = useMemo(
+    () =>
+      plainData(
+        applyChanges(
+          base.inspection,
+          over.map((one) => one.change),
+        ),
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `over` is named by its sequence
+    [base, sequence],
+  );
+  // What the screen shows, kept in step within one press that does several things.
+  const shown = useRef(inspection);
+  useEffect(() => {
+    shown.current = inspection;
+  }, [inspection]);
+
+  const keep = useCallback(
+    (changes: readonly Kept['change'][]) => {
+      if (changes.length === 0) return;
+      shown.current = applyChanges(shown.current, changes);
+      const rows = freshen(changes, baseNow.current, Date.now());
+      setFresh((now) => [...now, ...rows]);
+      keepChanges(jobId, rows).catch((error: unknown) => setTrouble(sayTrouble(error)));
+    },
+    [jobId],
+  );
+  const change = useCallback(
+    (...doing: readonly Doing[]) => keep(changesOf(shown.current, doing)),
+    [keep],
+  );
+  const append = useCallback(
+    (runId: string, drafts: readonly EntryDraft[], laterMs = 0) => {
+      const entries = entriesOf(shown.current, runId, drafts, Date.now() + laterMs);
+      keep(entries.map((entry) => ({ what: 'entry', runId, entry })));
+      return entries;
+    },
+    [keep],
+  );
+  const addMedia = useCallback(
+    async (blob: Blob) => {
+      const id = ulid();
+      await keepMedia(jobId, id, blob).catch((error: unknown) => setTrouble(sayTrouble(error)));
+      keep([{ what: 'media', mediaId: id }]);
+      return id;
+    },
+    [jobId, keep],
+  );
+  const foreign = foreignOf(base, kept);
+
+  const isAtRisk = fresh.length > 0 || kept.some((one) => isUnkept(one) && one.state === 'kept');
+  useLeaveWarning(isAtRisk);
+  return {
+    inspection,
+    save,
+    waiting: all.filter(
+      (one) => one.state !== 'acknowledged' && one.installation === stored.installation,
+    ),
+    foreign,
+    told,
+    trouble,
+    append,
+    change,
+    addMedia,
+    settle: (refused, mended) => void keeper.current?.settle(refused, mended),
+    takeOver: () => void keeper.current?.takeOver(foreign),
+  };
+}
+
+/** Asks before a page is left that holds what nothing else holds. */
+function useLeaveWarning(isAtRisk: boolean): void {
+  useEffect(() => {
+    if (!isAtRisk) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [isAtRisk]);
+}
+
+function sayTrouble(error: unknown): string {
+  const name = error instanceof Error ? error.name : '';
+  const why = name === 'QuotaExceededError' ? 'it has no room left' : 'its browser keeps nothing';
+  return `Not kept on this device: ${why}. It is sent straight from this page: stay here until everything is saved on the server.`;
+}

@@ -1,0 +1,26 @@
+import { useDeferredValue, useMemo } from 'react';
+import { assess } from '#core/assess';
+import { compareProfiles, type ProfileComparison } from '#core/assess-profiles';
+import type { Assessment } from '#core/judge/assessment';
+import type { Finding } from '#core/judge/finding';
+import { pipeAt } from '#core/judge/rules/scene';
+import type { Segment } from '#core/lateral/segments';
+import type { Inspection } from '#core/model/job/inspection';
+
+export type FindingsModel = {
+  readonly assessment: Assessment;
+  readonly profiles: ProfileComparison;
+};
+
+/** What the Findings screen shows; the other profile's judgement may follow a frame later. */
+export function useFindings(inspection: Inspection): FindingsModel {
+  const assessment = useMemo(() => assess(inspection), [inspection]);
+  const later = useDeferredValue(assessment);
+  const profiles = useMemo(() => compareProfiles(later), [later]);
+  return { assessment, profiles };
+}
+
+/** The pipe that a finding lies in; `null` where there is none. */
+export function pipeOf({ lateral, branches }: Assessment, finding: Finding): Segment | null {
+  return pipeAt({ laterals: [lateral, ...branches] }, finding);
+}

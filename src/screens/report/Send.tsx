@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { postJson } from '#client/api';
+import { READER_NAMES, READERS } from '#core/report/documents';
+import styles from './Report.module.css';
+
+type Props = {
+  readonly jobId: string;
+  readonly title: string;
+  readonly headline: string;
+  readonly inspector: string;
+};
+
+/** Sends the issued report. The mail service that ships is simulated: messages stand in the outbox. */
+export function Send({ jobId, title, headline, inspector }: Props) {
+  const [said, setSaid] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const send = async (form: FormData) => {
+    const wish = {
+      to: String(form.get('to')).trim(),
+      subject: String(form.get('subject')).trim(),
+      text: String(form.get('text')),
+      attach: form.getAll('attach'),
+    };
+    const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/send`, wish);
+    setSaid(null);
+    if (sent.state === 'ok') {
+      setTrouble([]);
+      return setSaid('Sent: it stands in the outbox.');
+    }
+    setTrouble(
+      sent.state === 'refused'
+        ? sent.faults.length > 0
+          ? sent.faults.map(
+              ({ path, got }) =>
+                `${path === 'to' ? 'To: expected an address, such as name@place.example' : path}: got ${got === '""' ? 'nothing' : got}.`,
+            )
+          : [sent.message]
+        : ['Chert’s server does not answer. Nothing was sent; try again.'],
+    );
+  };
+  return (
+    <form
+      className={styles['options']}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send(new FormData(event.currentTarget));
+      }}
+      noValidate
+    >
+      <label>
+        To
+        <input name="to" type="email" autoComplete="off" />
+      </label>
+      <label>
+        Subject
+        <input name="subject" defaultValue={`Sewer lateral report, ${title}`} autoComplete="off" />
+      </label>
+      <label>
+        Message
+        <textarea
+          name="text"
+          rows={5}
+          defaultValue={`${headline}\n\nThe report is attached.\n\n${inspector}`}
+        />
+      </label>
+      {READERS.map((reader) => (
+        <label key={reader} className={styles['tick']}>
+          <input
+            type="checkbox"
+            name="attach"
+            value={`${reader}.pdf`}
+            defaultChecked={reader === 'buyer'}
+          />{' '}
+          {READER_NAMES[reader]}, PDF
+        </label>
+      ))}
+      <label className={styles['tick']}>
+        <input type="checkbox" name="attach" value="calendar.ics" defaultChecked /> Calendar of the
+        next steps
+      </label>
+      <div className={styles['buttons']}>
+        <button type="submit" data-act="true">
+          Send it
+        </button>
+        <a href="/outbox">Outbox</a>
+      </div>
+      {said && <p role="status">{said}</p>}
+      {trouble.map((text) => (
+        <p key={text} role="alert">
+          {text}
+        </p>
+      ))}
+    </form>
+  );
+}

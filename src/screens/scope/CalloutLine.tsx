@@ -1,0 +1,165 @@
+import { CornerDownLeft, Delete, Flag } from 'lucide-react';
+import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Run } from '#core/model/job/run';
+import { checkEntry, type EntryDraft } from '#core/model/log/entry';
+import { readLine } from '#core/speech/read-line';
+import { useReady } from '../shared/useReady';
+import styles from './CalloutLine.module.css';
+import { Chip } from './Chip';
+import { Counter } from './Counter';
+import { KeyHelp } from './KeyHelp';
+import type { Place } from './useField';
+import { useLineDraft } from './useLineDraft';
+import { type Scope, usePreview } from './useScope';
+import { WordButtons } from './WordButtons';
+
+type Props = {
+  readonly line: string;
+  readonly onLine: (line: string) => void;
+  readonly scope: Scope;
+  readonly inspection: Inspection;
+  readonly run: Run;
+  readonly place: Place;
+  /** Whether a rig turns the counter: then it is not set by hand, and its keys move the camera. */
+  readonly isGeared: boolean;
+  readonly onPlace: (change: Partial<Place>) => void;
+  readonly onAppend: (drafts: readonly EntryDraft[]) => void;
+  /** Shows the next view of the middle. */
+  readonly onView: () => void;
+};
+
+const FLAG_KEYS = ['F9', 'MediaPlayPause'];
+
+/** Whether the log would take a draft: a locate without its depth has to wait for it. */
+function canBeLogged(draft: EntryDraft): boolean {
+  return checkEntry({ id: 'draft', at: new Date().toISOString(), ...draft }).ok;
+}
+
+/** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
+export function CalloutLine(props: Props) {
+  const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onView } = props;
+  const { isGeared } = props;
+  const { counterFt } = place;
+  const input = useRef<HTMLInputElement>(null);
+  const ready = useReady();
+  const [last, setLast] = useState('');
+  const [asked, setAsked] = useState(false);
+  const [help, setHelp] = useState(false);
+  const preview = usePreview(line, scope, inspection, run);
+  const jobId = inspection.job.id;
+
+  useLineDraft(jobId, line, onLine);
+  useEffect(() => {
+    // Focus that somebody has already put elsewhere stays there.
+    if (ready && document.activeElement === document.body) input.current?.focus();
+  }, [ready]);
+  useEffect(() => {
+    setAsked(false);
+    // A correction begun from a row of the log goes on here.
+    if (line.startsWith('correct ')) input.current?.focus();
+  }, [line]);
+
+  const append = (drafts: readonly EntryDraft[], text: string) => {
+    onAppend(drafts);
+    setLast(text);
+    onLine('');
+    input.current?.focus();
+  };
+  const log = (text: string) => {
+    const understood = readLine(text, scope.context);
+    if (understood && understood.choices.length > 0) {
+      // Never guessed: the first reading takes the focus, Enter again takes it.
+      document.querySelector<HTMLButtonElement>('[data-choice="0"]')?.focus();
+      return;
+    }
+    if (!understood || understood.drafts.length === 0 || !understood.drafts.every(canBeLogged)) {
+      // The chip says what is wanted; what was typed stays on the line.
+      setAsked(true);
+      return;
+    }
+    append(understood.drafts, text);
+  };
+  const flag = () => log(`flag ${line}`);
+  const step = (byFt: number) =>
+    onPlace({ counterFt: Math.max(0, Math.round((counterFt + byFt) * 10) / 10) });
+
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+    const fine = event.shiftKey ? 0.1 : 1;
+    const isEmpty = line.trim() === '';
+    const choice = event.altKey ? preview?.understood.choices[Number(event.key) - 1] : undefined;
+    if (choice) append(choice.drafts, line);
+    else if (isGeared && /^Page(Up|Down)$/.test(event.key)) return;
+    else if (event.key === 'PageUp') step(fine);
+    else if (event.key === 'PageDown') step(-fine);
+    else if (event.key === 'ArrowUp' && isEmpty && last) onLine(last);
+    else if (event.key === 'Escape') input.current?.focus();
+    else if (FLAG_KEYS.includes(event.key)) flag();
+    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) flag();
+    else if (event.altKey && event.key === 'p')
+      onPlace({ pass: place.pass === 'out' ? 'back' : 'out' });
+    else if (event.altKey && event.key === 'v') onView();
+    else if (event.key === '?' && isEmpty) setHelp((now) => !now);
+    else return;
+    event.preventDefault();
+  };
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault();
+    log(line);
+  };
+
+  return (
+    // Keys work wherever the focus is in the bar.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <section className={styles['bar']} aria-label="Call-out line" onKeyDown={onKeyDown}>
+      <Counter
+        counterFt={counterFt}
+        isGeared={isGeared}
+        onCounter={(next) => onPlace({ counterFt: next })}
+        onStep={step}
+      />
+      <div className={styles['main']}>
+        <Chip
+          preview={preview}
+          asked={asked}
+          counterFt={counterFt}
+          onChoose={(drafts) => append(drafts, line)}
+        />
+        <form className={styles['line']} onSubmit={onSubmit}>
+          <button type="button" className={styles['flag']} onClick={flag}>
+            <Flag size={20} aria-hidden="true" /> Flag
+          </button>
+          <label className="hidden-visually" htmlFor="line">
+            Call out what you see
+          </label>
+          <input
+            id="line"
+            ref={input}
+            disabled={!ready}
+            value={line}
+            onChange={(event) => onLine(event.target.value)}
+            placeholder="Say what you see: roots 2 to 11 60% in the barrel"
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            enterKeyHint="done"
+            aria-describedby="chip"
+          />
+          <button
+            type="button"
+            className={styles['clear']}
+            aria-label="Take the last word off the line"
+            onClick={() => onLine(line.trimEnd().replace(/\S+$/, ''))}
+          >
+            <Delete size={20} aria-hidden="true" />
+          </button>
+          <button className={styles['log']} type="submit">
+            Log <CornerDownLeft size={18} aria-hidden="true" />
+          </button>
+        </form>
+        <WordButtons line={line} onLine={onLine} />
+        {help && <KeyHelp isGeared={isGeared} />}
+      </div>
+    </section>
+  );
+}

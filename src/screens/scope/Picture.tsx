@@ -1,0 +1,124 @@
+import { Cable, Camera, CircleStop, Mic } from 'lucide-react';
+import { type ChangeEvent, useRef, useState } from 'react';
+import { checkStill } from '#client/still';
+import { labelOf } from '#core/model/job/labels';
+import type { Run } from '#core/model/job/run';
+import type { Entry } from '#core/model/log/entry';
+import { sayEntry } from '#core/model/log/say-entry';
+import { useMedia } from '../device/useMedia';
+import styles from './Picture.module.css';
+import { stillTarget } from './stills';
+import type { Voice } from './useVoice';
+
+type Props = {
+  readonly jobId: string;
+  readonly run: Run;
+  readonly counterFt: number;
+  readonly chosen: Entry | null;
+  readonly standing: readonly Entry[];
+  readonly voice: Voice;
+  /** Keeps a still for the entry, or for the place when there is none. */
+  readonly onStill: (still: Blob, entry: Entry | null) => void;
+  readonly onRig: () => void;
+};
+
+/** A still this close to the counter is shown as what the head sees, feet. */
+const SHOW_WITHIN_FT = 1;
+
+/** The still that belongs here: of what is chosen, else the nearest to the head. */
+function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: number) {
+  if (chosen) return chosen.photoIds?.length ? chosen : null;
+  return standing
+    .filter(
+      ({ photoIds, readingFt }) =>
+        photoIds?.length && readingFt !== null && Math.abs(readingFt - counterFt) <= SHOW_WITHIN_FT,
+    )
+    .reduce<Entry | null>(
+      (best, entry) =>
+        best === null ||
+        Math.abs(entry.readingFt! - counterFt) <= Math.abs(best.readingFt! - counterFt)
+          ? entry
+          : best,
+      null,
+    );
+}
+
+/** What the camera sees: a still for now, and the button that adds one. */
+export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStill, onRig }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const shown = stillAt(standing, chosen, counterFt);
+  const url = useMedia(jobId, shown?.photoIds?.at(-1) ?? null);
+  const sound = useMedia(jobId, chosen?.audioId ?? null);
+  const target = stillTarget(standing, chosen, counterFt);
+
+  const onFile = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    const checked = await checkStill(file);
+    setTrouble('trouble' in checked ? checked.trouble : null);
+    if ('still' in checked) onStill(checked.still, target);
+  };
+
+  return (
+    <section className={styles['picture']} aria-label="Picture">
+      {shown && url ? (
+        <figure>
+          <img
+            src={url}
+            alt={`Still at ${shown.readingFt?.toFixed(1) ?? 'no footage'} ft: ${sayEntry(shown).title}`}
+          />
+          <figcaption>
+            {shown.readingFt?.toFixed(1)} · {sayEntry(shown).title}
+          </figcaption>
+        </figure>
+      ) : (
+        <div className={styles['none']}>
+          <p>
+            No picture at <b>{counterFt.toFixed(1)}</b> ft, run {labelOf(run)}.
+          </p>
+          <p>A still from this device stands here, with the thing it shows.</p>
+        </div>
+      )}
+      {sound && chosen?.audioId && (
+        <audio controls src={sound} aria-label={`Voice with ${sayEntry(chosen).title}`}>
+          <track kind="captions" />
+        </audio>
+      )}
+      {(trouble ?? voice.trouble) && <p role="alert">{trouble ?? voice.trouble}</p>}
+      <div className={styles['acts']}>
+        <input
+          ref={input}
+          id="still"
+          className="hidden-visually"
+          type="file"
+          accept="image/jpeg,image/png"
+          aria-label="Choose a still"
+          tabIndex={-1}
+          onChange={(event) => void onFile(event)}
+        />
+        <button type="button" onClick={() => input.current?.click()}>
+          <Camera size={20} aria-hidden="true" />
+          {target
+            ? `Still of ${sayEntry(target).title.toLowerCase()}`
+            : `Still at ${counterFt.toFixed(1)}`}
+        </button>
+        <button type="button" onClick={onRig}>
+          <Cable size={20} aria-hidden="true" /> Simulated rig
+        </button>
+        {voice.isRecording ? (
+          <button type="button" data-on="true" onClick={voice.stop}>
+            <CircleStop size={20} aria-hidden="true" /> Stop the voice
+          </button>
+        ) : (
+          voice.isAble && (
+            <button type="button" aria-pressed={voice.isOn} onClick={voice.toggle}>
+              <Mic size={20} aria-hidden="true" /> Voice with flags {voice.isOn ? 'on' : 'off'}
+            </button>
+          )
+        )}
+      </div>
+    </section>
+  );
+}

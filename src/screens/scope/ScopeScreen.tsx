@@ -1,0 +1,285 @@
+import { useCallback, useDeferredValue, useEffect, useState } from 'react';
+import { listToClear, type ToClear } from '#core/judge/to-clear';
+import { countWaiting } from '#core/judge/waiting';
+import type { StoredJob } from '#core/model/job/history';
+import { labelIn } from '#core/model/job/labels';
+import type { Entry, EntryDraft } from '#core/model/log/entry';
+import type { Preferences } from '#core/site/equipment';
+import type { Light } from '#ui/TopBar';
+import { JobBar } from '../device/JobBar';
+import { useJob } from '../device/useJob';
+import { useLight } from '../shared/useLight';
+import { BeforeLeave } from './BeforeLeave';
+import { CalloutLine } from './CalloutLine';
+import { FindingsSoFar } from './FindingsSoFar';
+import { leavingOf } from './leaving';
+import { LogList } from './LogList';
+import { PictureSide } from './PictureSide';
+import { RunSetup } from './RunSetup';
+import { RunState } from './RunState';
+import styles from './ScopeScreen.module.css';
+import { SectionPanel } from './SectionPanel';
+import { settleStill } from './stills';
+import { Tape } from './tape/Tape';
+import { said, takingBack, useField } from './useField';
+import { usePosition } from './usePosition';
+import { useRigOnScope } from './useRigOnScope';
+import { useScope } from './useScope';
+import { useVoice } from './useVoice';
+import { type View, VIEWS, ViewSwitch } from './ViewSwitch';
+
+type Props = {
+  readonly stored: StoredJob;
+  readonly preferences: Preferences;
+  readonly light: Light;
+};
+
+/** The field screen: the Section, the picture, the tape, the state of the run and the call-out line. */
+export function ScopeScreen({ stored, preferences, light: storedLight }: Props) {
+  const job = useJob(stored);
+  const { inspection } = job;
+  const [light, switchLight] = useLight(storedLight);
+  const field = useField(inspection, job);
+  const { run, showRun } = field;
+  const rig = useRigOnScope(inspection.job.id, field);
+  const { place } = rig;
+  const voice = useVoice();
+  const position = usePosition();
+  const [isSettingUp, setSettingUp] = useState(false);
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const [view, setView] = useState<View>('tape');
+  useEffect(() => {
+    // Site sends here with the access it chose, to set up a run from it.
+    const query = new URLSearchParams(window.location.search);
+    if (query.has('access')) setSettingUp(true);
+    // Other screens send here to the entry that something hangs on.
+    const wanted = stored.inspection.runs.find(({ id }) => id === query.get('run'));
+    if (wanted) showRun(wanted);
+    if (query.has('entry')) setChosenId(query.get('entry'));
+    if (query.get('view') === 'leave') setView('leave');
+  }, [stored, showRun]);
+  const endSetUp = () => {
+    setSettingUp(false);
+    // A page loaded again goes on with the run, not with setting it up.
+    const url = new URL(window.location.href);
+    url.searchParams.delete('access');
+    window.history.replaceState(null, '', url);
+  };
+  const [selected, setSelected] = useState<number | null>(null);
+  const [line, setLine] = useState('');
+  const scope = useScope(
+    inspection,
+    run,
+    place.counterFt,
+    place.pass,
+    preferences.ownWords,
+    rig.memory !== null,
+  );
+  // The drawing may follow a frame later: what was logged stands on the tape at once.
+  const drawn = useDeferredValue(scope);
+  const select = useCallback(
+    (number: number) => {
+      setSelected(number);
+      const finding = drawn.assessment.findings.find((one) => one.number === number);
+      const id = finding?.entryIds.at(-1);
+      if (id !== undefined) setChosenId(id);
+    },
+    [drawn.assessment],
+  );
+  const goTo = (runId: string, entryId: string | null) => {
+    const wanted = inspection.runs.find(({ id }) => id === runId);
+    if (wanted) showRun(wanted);
+    setChosenId(entryId);
+    setView('tape');
+  };
+  const leave = (reason: string, open: readonly ToClear[]) => {
+    const decision = leavingOf(reason, open, new Date());
+    job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
+  };
+  const standing = scope.axis?.log.standing ?? [];
+  // A correction takes the place of what was chosen.
+  const chosen = chosenId === null ? null : (scope.axis?.log.heirsOf(chosenId)[0] ?? null);
+
+  /** Logs, then adds what takes its time: a few spoken words, the position of a locate. */
+  const append = (drafts: readonly EntryDraft[]) => {
+    const entries = field.append(settleStill(standing, drafts), rig.laterMs);
+    const runId = run?.id;
+    if (runId === undefined) return;
+    for (const entry of entries) {
+      if (entry.kind === 'flag' && entry.replaces === undefined && voice.isOn && !voice.isRecording)
+        void voice.record().then(async (sound) => {
+          const audioId = sound ? await job.addMedia(sound) : null;
+          if (audioId !== null) job.append(runId, [said(entry, { audioId })]);
+        });
+      if (entry.kind === 'locate' && position.isOn && entry.position === undefined)
+        void position.find().then((at) => at && job.append(runId, [said(entry, { position: at })]));
+    }
+    setChosenId(null);
+  };
+  const addStill = async (still: Blob, entry: Entry | null, readingFt: number) => {
+    const id = await job.addMedia(still);
+    if (id === null || !run) return;
+    if (entry)
+      job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
+    else
+      job.append(
+        run.id,
+        [{ kind: 'photo', pass: place.pass, readingFt, photoIds: [id] }],
+        rig.laterMs,
+      );
+  };
+  const acts = {
+    choose: (entry: Entry | null) => {
+      setChosenId(entry?.id ?? null);
+      const finding =
+        entry &&
+        scope.assessment.findings.find(
+          ({ entryIds, runIds }) => entryIds.includes(entry.id) && runIds.includes(run?.id ?? ''),
+        );
+      setSelected(finding?.number ?? null);
+    },
+    correct: (entry: Entry) => setLine(`correct #${entry.id} `),
+    takeBack: (entry: Entry) => append([takingBack(entry)]),
+    addStill: (entry: Entry) => {
+      setChosenId(entry.id);
+      document.getElementById('still')?.click();
+    },
+  };
+  const unsent = new Set(
+    job.waiting.flatMap(({ change }) => (change.what === 'entry' ? [change.entry.id] : [])),
+  );
+
+  return (
+    <div className={styles['screen']}>
+      <JobBar
+        job={job}
+        stage="scope"
+        light={light}
+        onLight={switchLight}
+        detail={
+          run
+            ? `from ${labelIn(job.inspection.accessPoints, run.accessPointId)}, facing ${run.facing}`
+            : undefined
+        }
+        waiting={countWaiting(scope.assessment)}
+      />
+      <main className={styles['work']}>
+        <h1 className="hidden-visually">Scope of {inspection.job.title}</h1>
+        <SectionPanel
+          assessment={drawn.assessment}
+          headFt={run && drawn.headFt !== null ? drawn.headFt : undefined}
+          selected={selected}
+          onSelect={select}
+        />
+        {isSettingUp || !run ? (
+          <RunSetup
+            inspection={inspection}
+            equipment={preferences.equipment}
+            onChange={job.change}
+            onRun={(added) => {
+              field.showRun(added);
+              endSetUp();
+            }}
+            onCancel={run ? endSetUp : undefined}
+          />
+        ) : (
+          <>
+            <div
+              className={styles['panels']}
+              data-picture={view === 'picture'}
+              data-rig={rig.memory !== null}
+            >
+              <PictureSide
+                inspection={inspection}
+                run={run}
+                equipment={preferences.equipment}
+                rig={rig}
+                chosen={chosen}
+                standing={standing}
+                voice={voice}
+                onAppend={append}
+                onStill={(...taken) => void addStill(...taken)}
+              />
+              <div className={styles['middle']}>
+                <ViewSwitch
+                  view={view}
+                  onView={setView}
+                  left={listToClear(scope.assessment).length}
+                />
+                {(view === 'tape' || view === 'picture') && (
+                  <Tape
+                    scope={scope}
+                    run={run}
+                    counterFt={place.counterFt}
+                    unsent={unsent}
+                    chosenId={chosen?.id ?? null}
+                    acts={acts}
+                  />
+                )}
+                {view === 'list' && (
+                  <LogList
+                    scope={scope}
+                    run={run}
+                    unsent={unsent}
+                    selected={selected}
+                    onSelect={select}
+                    onCorrect={acts.correct}
+                    onAppend={append}
+                  />
+                )}
+                {view === 'findings' && (
+                  <FindingsSoFar
+                    assessment={scope.assessment}
+                    selected={selected}
+                    onSelect={select}
+                  />
+                )}
+                {view === 'leave' && (
+                  <BeforeLeave
+                    assessment={scope.assessment}
+                    onGo={goTo}
+                    onPress={(press) => {
+                      if ('setup' in press) job.change({ what: 'run', setup: press.setup });
+                      else job.append(press.runId, [press.draft], rig.laterMs);
+                    }}
+                    onLeave={leave}
+                  />
+                )}
+              </div>
+              <RunState
+                scope={scope}
+                inspection={inspection}
+                run={run}
+                place={place}
+                laterMs={rig.laterMs}
+                position={position}
+                onPass={(pass) => field.setPlace({ pass })}
+                onAppend={append}
+                onRun={(id) => {
+                  const next = inspection.runs.find((one) => one.id === id);
+                  if (next) field.showRun(next);
+                }}
+                onNewRun={() => setSettingUp(true)}
+                onLeave={() => setView('leave')}
+                onSetup={(setup) => job.change({ what: 'run', setup })}
+              />
+            </div>
+            <CalloutLine
+              key={run.id}
+              line={line}
+              onLine={setLine}
+              scope={scope}
+              inspection={inspection}
+              run={run}
+              place={place}
+              isGeared={rig.memory !== null}
+              onPlace={field.setPlace}
+              onAppend={append}
+              onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
+            />
+          </>
+        )}
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import { memo, useMemo, useState } from 'react';
+import type { Interval } from '#core/base/interval';
+import type { Assessment } from '#core/judge/assessment';
+import { buildSection, wholeView } from '#core/section/build';
+import { tabulateSection } from '#core/section/table';
+import { SectionFigure } from '../../ui/section/SectionFigure';
+import { ZoomBox } from '../../ui/section/ZoomBox';
+import styles from './SectionPanel.module.css';
+
+type Props = {
+  readonly assessment: Assessment;
+  readonly headFt?: number | undefined;
+  readonly selected: number | null;
+  readonly onSelect: (findingNumber: number) => void;
+};
+
+const HEIGHT = 206;
+
+/** The Section over the field screen. */
+export const SectionPanel = memo(function SectionPanel(props: Props) {
+  const { assessment, headFt, selected, onSelect } = props;
+  const [width, setWidth] = useState(1248);
+  const [view, setView] = useState<Interval | null>(null);
+  const section = useMemo(
+    () =>
+      buildSection(assessment, {
+        width,
+        height: HEIGHT,
+        ...(view ? { view } : {}),
+        ...(headFt === undefined ? {} : { headFt }),
+      }),
+    [assessment, width, view, headFt],
+  );
+  const rows = useMemo(() => tabulateSection(assessment), [assessment]);
+
+  return (
+    <section aria-label="The Section">
+      <ZoomBox
+        shown={section.frame.view}
+        whole={wholeView(assessment.lateral, headFt)}
+        width={width}
+        height={HEIGHT}
+        centerFt={headFt}
+        onWidth={setWidth}
+        onView={setView}
+      >
+        <SectionFigure
+          section={section}
+          rows={rows}
+          id="scope"
+          label="The line cut open from the side"
+          selected={selected}
+          onSelect={onSelect}
+        />
+        {assessment.inspection.runs.length === 0 && (
+          <p className={styles['empty']}>The line is drawn here as you log it.</p>
+        )}
+      </ZoomBox>
+    </section>
+  );
+});

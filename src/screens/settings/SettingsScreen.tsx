@@ -1,0 +1,222 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { sendJson } from '#client/api';
+import { faultsFromJoi } from '#core/base/fault';
+import { VALIDATION } from '#core/base/joi';
+import { sameJson } from '#core/model/job/edits';
+import { sayEntry } from '#core/model/log/say-entry';
+import { type Preferences, preferencesSchema } from '#core/site/equipment';
+import { parseCallout } from '#core/speech/parse';
+import { Troubles } from '../shared/Fields';
+import { sayFaults } from '../shared/form-data';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+import { Exchange } from './Exchange';
+import { fromFields, toFields } from './judgement-fields';
+import { JudgementPart } from './JudgementPart';
+import { Labelled } from './Labelled';
+import type { SettingsFields } from './settings-fields';
+import styles from './SettingsScreen.module.css';
+
+const fieldsOf = (preferences: Preferences): SettingsFields => ({
+  ownWords: [...preferences.ownWords],
+  equipment: {
+    ...preferences.equipment,
+    heads: [...preferences.equipment.heads],
+    skids: preferences.equipment.skids.map((name) => ({ name })),
+  },
+  judgement: toFields(preferences.judgement),
+});
+
+const LABELS = {
+  'equipment.rodFt': 'Length of the rod',
+  'equipment.rodLbPerFt': 'Weight of the rod',
+  'equipment.pushLb': 'Push',
+};
+
+/** How Chert reads one of the inspector's words, as a check beside it. */
+function sayReading(means: string): string {
+  const read = parseCallout(means, {
+    counterFt: 0,
+    pass: 'out',
+    boreHereIn: 4,
+    standing: [],
+    openIds: new Set(),
+  });
+  if (!read) return '';
+  return read.understood
+    ? `read as: ${sayEntry(read.drafts[0]!).title}`
+    : 'Chert does not know this one';
+}
+
+/** The rig, the inspector's own words and how jobs are judged: set once, used by every job. */
+export function SettingsScreen({ preferences }: { readonly preferences: Preferences }) {
+  const ready = useReady();
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const [isKept, setKept] = useState(false);
+  const [stored, setStored] = useState(preferences);
+  // What the server has, as far as this screen knows.
+  const [onServer, setOnServer] = useState<Preferences>(preferences);
+  const { register, control, handleSubmit, reset } = useForm<SettingsFields>({
+    defaultValues: fieldsOf(preferences),
+  });
+  const heads = useFieldArray({ control, name: 'equipment.heads' as never });
+  const skids = useFieldArray({ control, name: 'equipment.skids' });
+  const words = useFieldArray({ control, name: 'ownWords' as never });
+  const saidWords = useWatch({ control, name: 'ownWords' });
+
+  const save = handleSubmit(async ({ ownWords, equipment, judgement }) => {
+    const wanted = {
+      ownWords: ownWords.filter(({ says, means }) => says.trim() !== '' || means.trim() !== ''),
+      equipment: {
+        ...equipment,
+        skids: equipment.skids.map(({ name }) => name.trim()).filter((name) => name !== ''),
+      },
+      judgement: fromFields(judgement),
+      ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
+    };
+    const { error } = preferencesSchema.validate(wanted, VALIDATION);
+    setKept(false);
+    if (error) return setTrouble(sayFaults(faultsFromJoi(error), LABELS));
+    // Only what was changed here: what another screen changed meanwhile stands.
+    const changed = Object.fromEntries(
+      Object.entries(wanted).filter(
+        ([key, value]) => !sameJson(value, onServer[key as keyof typeof wanted]),
+      ),
+    );
+    const sent = await sendJson('PATCH', '/api/preferences', changed);
+    if (sent.state === 'ok') {
+      setTrouble([]);
+      setKept(true);
+      setOnServer({ ...onServer, ...wanted });
+      setStored({ ...stored, ...wanted });
+    } else {
+      const message =
+        sent.state === 'refused'
+          ? sent.message
+          : 'Chert’s server does not answer. Nothing you typed is lost; try again.';
+      setTrouble([message]);
+    }
+  });
+  const number = { valueAsNumber: true } as const;
+
+  return (
+    <form className={styles['settings']} onSubmit={save} noValidate>
+      <fieldset className={form['whole']} disabled={!ready}>
+        <section className={styles['part']} aria-labelledby="rig-title">
+          <h2 id="rig-title">The rig</h2>
+          <div className={styles['grid']}>
+            <Labelled label="Rod, ft">
+              <input inputMode="decimal" {...register('equipment.rodFt', number)} />
+            </Labelled>
+            <Labelled label="Rod weighs, lb a foot">
+              <input inputMode="decimal" {...register('equipment.rodLbPerFt', number)} />
+            </Labelled>
+            <Labelled label="Push you keep up, lb">
+              <input inputMode="decimal" {...register('equipment.pushLb', number)} />
+            </Labelled>
+          </div>
+          <h3>Heads</h3>
+          {heads.fields.map((field, index) => (
+            <div key={field.id} className={styles['row']}>
+              <Labelled label="Head">
+                <input {...register(`equipment.heads.${index}.name`)} />
+              </Labelled>
+              <Labelled label="Diameter, in">
+                <input
+                  inputMode="decimal"
+                  {...register(`equipment.heads.${index}.diameterIn`, number)}
+                />
+              </Labelled>
+              <label className={styles['tick']}>
+                <input type="checkbox" {...register(`equipment.heads.${index}.levels`)} /> levels
+                itself
+              </label>
+              <Remove label={`Take out head ${index + 1}`} onClick={() => heads.remove(index)} />
+            </div>
+          ))}
+          <Add onClick={() => heads.append({ name: '', diameterIn: 1.5, levels: false } as never)}>
+            Add a head
+          </Add>
+          <h3>Skids and guides</h3>
+          {skids.fields.map((field, index) => (
+            <div key={field.id} className={styles['row']}>
+              <Labelled label="Skid">
+                <input {...register(`equipment.skids.${index}.name`)} />
+              </Labelled>
+              <Remove label={`Take out skid ${index + 1}`} onClick={() => skids.remove(index)} />
+            </div>
+          ))}
+          <Add onClick={() => skids.append({ name: '' })}>Add a skid</Add>
+        </section>
+        <section className={styles['part']} aria-labelledby="words-title">
+          <h2 id="words-title">Your own words</h2>
+          <p>
+            What you call a thing, and what it is in Chert’s words. The call-out line then reads
+            yours as its own.
+          </p>
+          {words.fields.map((field, index) => (
+            <div key={field.id} className={styles['row']}>
+              <Labelled label="You say">
+                <input {...register(`ownWords.${index}.says`)} />
+              </Labelled>
+              <Labelled label="It means" hint={sayReading(saidWords[index]?.means ?? '')}>
+                <input {...register(`ownWords.${index}.means`)} />
+              </Labelled>
+              <Remove label={`Take out word ${index + 1}`} onClick={() => words.remove(index)} />
+            </div>
+          ))}
+          <Add onClick={() => words.append({ says: '', means: '' } as never)}>Add a word</Add>
+        </section>
+        <JudgementPart register={register} />
+        <section className={styles['part']} aria-labelledby="prices-title">
+          <h2 id="prices-title">Prices</h2>
+          <p>
+            What repairs are reckoned by is kept in <a href="/prices">price books</a>, one for each
+            area.
+          </p>
+        </section>
+        <Exchange
+          kept={stored}
+          onTrouble={setTrouble}
+          onRead={(read) => {
+            reset(fieldsOf(read));
+            setStored((now) => (read.priceBooks ? { ...now, priceBooks: read.priceBooks } : now));
+            setTrouble([]);
+            setKept(false);
+          }}
+        />
+        <Troubles list={trouble} />
+        <div className={styles['row']}>
+          <button className={form['act']} type="submit">
+            Keep these settings
+          </button>
+          {isKept && <p role="status">Kept.</p>}
+        </div>
+      </fieldset>
+    </form>
+  );
+}
+
+function Remove({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
+  return (
+    <button type="button" className={styles['icon']} aria-label={label} onClick={onClick}>
+      <Trash2 size={20} aria-hidden="true" />
+    </button>
+  );
+}
+
+function Add({
+  onClick,
+  children,
+}: {
+  readonly onClick: () => void;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <button type="button" className={form['plain']} onClick={onClick}>
+      <Plus size={18} aria-hidden="true" /> {children}
+    </button>
+  );
+}

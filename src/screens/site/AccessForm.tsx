@@ -1,0 +1,135 @@
+import { type FormEvent, useState } from 'react';
+import { VALIDATION } from '#core/base/joi';
+import { ACCESS_KINDS } from '#core/catalogue/access/index';
+import { MATERIALS } from '#core/catalogue/materials/index';
+import { ZONES } from '#core/catalogue/zones';
+import { type AccessPoint, accessPointSchema, alongLineOf } from '#core/model/job/access-point';
+import { labelOf } from '#core/model/job/labels';
+import { Field, Select, Troubles } from '../shared/Fields';
+import { faultsOf, readForm } from '../shared/form-data';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+import styles from './SiteScreen.module.css';
+
+type Props = {
+  readonly access: AccessPoint;
+  readonly onAccess: (access: AccessPoint) => void;
+  readonly onCancel?: () => void;
+};
+
+const LABELS = {
+  diameterIn: 'Bore',
+  place: 'Where',
+  obstacle: 'In the way',
+  bendsDeg: 'Bends on the way in',
+  dropFt: 'Drop to the pipe',
+};
+const TROUBLE_WORDS = [
+  ['', 'As the words say'],
+  ['stuck-cap', 'A cap that will not come'],
+  ['buried', 'Buried or covered'],
+  ['in-the-way', 'Something in the way'],
+  ['other', 'Something else'],
+] as const;
+const ALONG_WORDS = [
+  ['', 'Not known'],
+  ['house-end', 'At the house end'],
+  ['along', 'Along the line'],
+  ['near-street', 'Near the street'],
+] as const;
+
+/** The facts of one access point. */
+export function AccessForm({ access, onAccess, onCancel }: Props) {
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const ready = useReady();
+  const at = (name: string) => `${name}-${labelOf(access)}`;
+  const save = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const { text, number } = readForm(event.currentTarget);
+    const bends = text(at('bends'))
+      .split(/[\s,;°]+/)
+      .filter((angle) => angle !== '')
+      .map(Number);
+    const {
+      bendsDeg: _bends,
+      dropFt: _drop,
+      alongLine: _along,
+      trouble: _trouble,
+      ...known
+    } = access;
+    // What files of Chert's first months called it goes with the first change.
+    const { along: _former, ...kept } = known as typeof known & { along?: unknown };
+    const changed = {
+      ...kept,
+      kind: text(at('kind')),
+      diameterIn: number(at('diameterIn')),
+      material: text(at('material')),
+      place: text(at('place')),
+      zone: text(at('zone')),
+      obstacle: text(at('obstacle')) || null,
+      ...(bends.length > 0 ? { bendsDeg: bends } : {}),
+      ...(text(at('dropFt')) === '' ? {} : { dropFt: number(at('dropFt')) }),
+      ...(text(at('trouble')) === '' ? {} : { trouble: text(at('trouble')) }),
+      ...(text(at('along')) === '' ? {} : { alongLine: text(at('along')) }),
+    };
+    const faults = faultsOf(accessPointSchema.validate(changed, VALIDATION).error, LABELS);
+    setTrouble(faults);
+    if (faults.length === 0) onAccess(changed as unknown as AccessPoint);
+  };
+  return (
+    <form className={styles['access']} onSubmit={save} noValidate>
+      <fieldset className={form['whole']} disabled={!ready}>
+        <div className={styles['grid']}>
+          <Select name={at('kind')} label="Kind" options={ACCESS_KINDS} value={access.kind} />
+          <Select
+            name={at('material')}
+            label="Material"
+            options={MATERIALS}
+            value={access.material}
+          />
+          <Field
+            name={at('diameterIn')}
+            label="Bore, in"
+            value={access.diameterIn}
+            mode="decimal"
+          />
+          <Select name={at('zone')} label="Lies in" options={ZONES} value={access.zone} />
+          <Select
+            name={at('along')}
+            label="On the line"
+            options={ALONG_WORDS}
+            value={alongLineOf(access) ?? ''}
+          />
+          <Field
+            name={at('dropFt')}
+            label="Drop to the pipe, ft"
+            value={access.dropFt}
+            mode="decimal"
+          />
+          <Field name={at('bends')} label="Bends in, degrees" value={access.bendsDeg?.join(', ')} />
+          <Field name={at('obstacle')} label="In the way" value={access.obstacle ?? ''} />
+          <Select
+            name={at('trouble')}
+            label="That is"
+            options={TROUBLE_WORDS}
+            value={access.trouble ?? ''}
+          />
+          <div className={styles['wide']}>
+            <Field name={at('place')} label="Where, in a few words" value={access.place} />
+          </div>
+        </div>
+        <Troubles list={trouble} />
+        <div className={styles['acts']}>
+          <button className={form['act']} type="submit">
+            Keep this access point
+          </button>
+          {onCancel && (
+            <button className={form['plain']} type="button" onClick={onCancel}>
+              Leave it as it was
+            </button>
+          )}
+        </div>
+      </fieldset>
+    </form>
+  );
+}

@@ -1,0 +1,188 @@
+import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { instantOfFields } from '#client/time';
+import { checkFacts, type FactsChange } from '#core/model/job/facts';
+import type { Inspection } from '#core/model/job/inspection';
+import type { Job } from '#core/model/job/job';
+import { FOUNDATIONS, OCCUPANCIES } from '#core/model/job/property';
+import { Field, Select, Troubles } from '../shared/Fields';
+import { readForm, sayFaults } from '../shared/form-data';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+import styles from './SiteScreen.module.css';
+
+type Props = {
+  readonly inspection: Inspection;
+  readonly onFacts: (facts: FactsChange) => void;
+};
+
+const LABELS = {
+  'job.title': 'Title',
+  'job.client': 'For',
+  'job.scheduledFor': 'Scope on',
+  'job.inspectionPeriodEndsOn': 'Inspection period ends',
+  'property.address': 'Address',
+  'property.yearBuilt': 'Year built',
+  'property.households': 'Households',
+  'property.bathrooms': 'Bathrooms',
+};
+const PURPOSES = [
+  ['purchase', 'A purchase'],
+  ['authority', 'An authority asks'],
+  ['complaint', 'A complaint'],
+  ['after-repair', 'After a repair'],
+] as const;
+const SCOPES = [
+  ['lateral', 'The lateral only'],
+  ['lateral-and-building-drain', 'The lateral and the building drain'],
+] as const;
+const DUTIES = [
+  ['to-main', 'to the main'],
+  ['to-property-line', 'to the property line'],
+] as const;
+
+/** Reads the form as facts. A day that is cleared is a fault, said by its field. */
+function readFacts(element: HTMLFormElement, job: Job): FactsChange {
+  const { text, number } = readForm(element);
+  const optional = (name: string) => (text(name) === '' ? null : number(name));
+  const day = text('day');
+  return {
+    job: {
+      title: text('title'),
+      client: text('client'),
+      inspector: text('inspector'),
+      scheduledFor: day === '' ? '' : keptInstant(job.scheduledFor, day, text('time')),
+      inspectionPeriodEndsOn: text('endsOn') || null,
+      purpose: text('purpose'),
+      complaint: text('complaint') || null,
+      scope: text('scope'),
+      responsibility: text('responsibility'),
+    },
+    property: {
+      address: text('address'),
+      yearBuilt: optional('yearBuilt'),
+      households: number('households'),
+      bathrooms: optional('bathrooms'),
+      occupancy: text('occupancy'),
+      foundation: text('foundation'),
+      frontFaces: text('frontFaces') || null,
+    },
+  } as unknown as FactsChange;
+}
+
+/** The fields that were changed since they were shown. */
+function changedFacts(before: FactsChange, said: FactsChange): FactsChange {
+  const changed = <T extends object>(was: T | undefined, is: T | undefined) =>
+    Object.fromEntries(
+      Object.entries(is ?? {}).filter(
+        ([key, value]) => !Object.is((was as Record<string, unknown> | undefined)?.[key], value),
+      ),
+    );
+  return {
+    job: changed(before.job, said.job),
+    property: changed(before.property, said.property),
+  };
+}
+
+/** What was agreed and what is known of the house; saved on this device first. */
+export function FactsForm({ inspection, onFacts }: Props) {
+  const { job, property } = inspection;
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const [isKept, setKept] = useState(false);
+  const ready = useReady();
+
+  const element = useRef<HTMLFormElement>(null);
+  // What the form showed: only what was changed in it is set, whatever came from elsewhere meanwhile.
+  const before = useRef<FactsChange>({});
+  useEffect(() => {
+    if (ready && element.current) before.current = readFacts(element.current, job);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- as it was when the form came alive
+  }, [ready]);
+
+  const save = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const said = readFacts(event.currentTarget, job);
+    const facts = changedFacts(before.current, said);
+    const checked = checkFacts(inspection, facts);
+    setTrouble(checked.ok ? [] : sayFaults(checked.faults, LABELS));
+    setKept(checked.ok);
+    if (!checked.ok) return;
+    before.current = said;
+    onFacts(facts);
+  };
+
+  return (
+    <form
+      ref={element}
+      className={styles['facts']}
+      onSubmit={save}
+      onChange={() => setKept(false)}
+      noValidate
+      aria-label="Job facts"
+    >
+      <fieldset className={form['whole']} disabled={!ready}>
+        <div className={styles['grid']}>
+          <div className={styles['wide']}>
+            <Field name="address" label="Address" value={property.address} />
+          </div>
+          <Field name="title" label="Title of the job" value={job.title} />
+          <Field name="client" label="For" value={job.client} />
+          <Field name="day" label="Scope on" type="date" value={job.scheduledFor.slice(0, 10)} />
+          <Field name="time" label="At" type="time" value={job.scheduledFor.slice(11, 16)} />
+          <Field
+            name="endsOn"
+            label="Inspection period ends"
+            type="date"
+            value={job.inspectionPeriodEndsOn}
+          />
+          <Field name="inspector" label="Inspector" value={job.inspector} />
+          <Select
+            name="purpose"
+            label="Asked for by"
+            options={PURPOSES}
+            value={job.purpose ?? 'purchase'}
+          />
+          <Select name="scope" label="In scope" options={SCOPES} value={job.scope} />
+          <Select
+            name="responsibility"
+            label="The owner’s duty runs"
+            options={DUTIES}
+            value={job.responsibility}
+          />
+          <Field name="complaint" label="Complaint, if there is one" value={job.complaint} />
+          <Field name="yearBuilt" label="Year built" value={property.yearBuilt} mode="numeric" />
+          <Field name="households" label="Households" value={property.households} mode="numeric" />
+          <Field name="bathrooms" label="Bathrooms" value={property.bathrooms} mode="decimal" />
+          <Select
+            name="occupancy"
+            label="Lived in?"
+            options={OCCUPANCIES}
+            value={property.occupancy}
+          />
+          <Select
+            name="foundation"
+            label="Foundation"
+            options={FOUNDATIONS}
+            value={property.foundation}
+          />
+          <Field name="frontFaces" label="Front faces" value={property.frontFaces} />
+        </div>
+        {property.occupancy === 'vacant' && (
+          <p>Nobody lives here: a line that runs clear in an empty house proves little.</p>
+        )}
+        <Troubles list={trouble} />
+        <div className={styles['acts']}>
+          <button className={form['act']} type="submit">
+            Keep these facts
+          </button>
+          {isKept && <p role="status">Kept.</p>}
+        </div>
+      </fieldset>
+    </form>
+  );
+}
+
+/** The appointment as it was when neither day nor time changed: its offset is the house's, not ours. */
+function keptInstant(before: string, day: string, time: string): string {
+  const isSame = before.slice(0, 10) === day && before.slice(11, 16) === time;
+  return isSame ? before : instantOfFields(day, time);
+}
