@@ -1,9 +1,10 @@
 import { addFaults, type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
 import { countJsonValues, FILE_LIMITS, findLimitFaults } from '../base/limits';
-import { FORMAT, FORMAT_VERSION, type Inspection, inspectionSchema } from '../model/job/inspection';
+import { FORMAT, FORMAT_VERSION, type Inspection } from '../model/job/inspection';
+import { inspectionSchema } from '../model/job/inspection.schema';
 import { findReferenceFaults } from '../model/job/references';
-import { checkEntry } from '../model/log/entry';
+import { checkEntry } from '../model/log/entry.schema';
 import { writeCanonical } from './canonical';
 
 /** The most faults that are listed at once; a file with more says how many were left out. */

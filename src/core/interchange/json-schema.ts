@@ -1,6 +1,6 @@
 import type Joi from 'joi';
-import { inspectionSchema } from '../model/job/inspection';
-import { ENTRY_KINDS, ENTRY_SCHEMAS } from '../model/log/entry';
+import { inspectionSchema } from '../model/job/inspection.schema';
+import { ENTRY_KINDS, ENTRY_SCHEMAS } from '../model/log/entry.schema';
 
 type Json = { [key: string]: unknown };
 type Rule = { name: string; args?: { limit?: number; base?: number } };

@@ -1,12 +1,8 @@
 import { type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
 import type { Range } from '../base/range';
-import {
-  type PriceBook,
-  priceBookSchema,
-  pricesOf,
-  whyImplausible,
-} from '../model/prices/price-book';
+import { type PriceBook, pricesOf, whyImplausible } from '../model/prices/price-book';
+import { priceBookSchema } from '../model/prices/price-book.schema';
 import { isPriceKey, PRICE_KEYS, PRICE_TABLE, type PriceKey } from '../model/prices/price-table';
 import { readCsv, readNumber, writeCsv } from './csv';
 

@@ -1,6 +1,7 @@
 import { type Fault, faultsFromJoi, type Outcome, sayGot } from '../base/fault';
 import { VALIDATION } from '../base/joi';
-import { type Preferences, preferencesSchema } from '../site/equipment';
+import { type Preferences } from '../site/equipment';
+import { preferencesSchema } from '../site/equipment.schema';
 
 const FORMAT = 'chert-settings';
 const VERSION = 1;

@@ -4,10 +4,10 @@ import { id, length, line, oneOf, prose, VALIDATION, words } from '../base/joi';
 import { MATERIALS } from '../catalogue/materials/index';
 import { CLEANED_BEFORE, FACINGS, JOINT_STYLES } from '../catalogue/vocabulary';
 import { ZONES } from '../catalogue/zones';
-import { accessPointSchema } from '../model/job/access-point';
+import { accessPointSchema } from '../model/job/access-point.schema';
 import { FOUNDATIONS, OCCUPANCIES } from '../model/job/property';
-import { defectKeys } from '../model/log/kinds/defect';
-import { featureKeys } from '../model/log/kinds/feature';
+import { defectKeys } from '../model/log/kinds/defect.schema';
+import { featureKeys } from '../model/log/kinds/feature.schema';
 import { LATERAL_FORMAT, type LateralTruth, type TruthLine } from './truth';
 
 const list = (item: Joi.Schema) => Joi.array().items(item).max(2000).required();

@@ -1,7 +1,5 @@
-import Joi from 'joi';
-import { flag, length, line, words } from '../base/joi';
-import { type Judgement, judgementSchema } from '../model/job/judgement';
-import { type PriceBook, priceBookSchema } from '../model/prices/price-book';
+import { type Judgement } from '../model/job/judgement';
+import { type PriceBook } from '../model/prices/price-book';
 import type { OwnWord } from '../speech/draft';
 
 /** A camera head: what decides where it fits. */
@@ -46,31 +44,3 @@ export const DEFAULT_PREFERENCES: Preferences = {
   },
   ownWords: [],
 };
-
-export const equipmentSchema = Joi.object({
-  rodFt: length().greater(0).max(2000).required(),
-  rodLbPerFt: Joi.number().greater(0).max(5).required(),
-  pushLb: Joi.number().greater(0).max(500).required(),
-  heads: Joi.array()
-    .items(
-      Joi.object({
-        name: words(80).required(),
-        diameterIn: length().greater(0).max(24).required(),
-        levels: flag().required(),
-      }),
-    )
-    .min(1)
-    .max(20)
-    .required(),
-  skids: Joi.array().items(line(80)).max(20).required(),
-});
-
-export const preferencesSchema = Joi.object({
-  equipment: equipmentSchema.required(),
-  ownWords: Joi.array()
-    .items(Joi.object({ says: words(80).required(), means: words(120).required() }))
-    .max(500)
-    .required(),
-  judgement: judgementSchema,
-  priceBooks: Joi.array().items(priceBookSchema).max(100),
-});

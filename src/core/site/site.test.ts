@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { AccessPoint } from '../model/job/access-point';
-import { DEFAULT_PREFERENCES, preferencesSchema } from './equipment';
+import { DEFAULT_PREFERENCES } from './equipment';
+import { preferencesSchema } from './equipment.schema';
 import { headFor, rankAccess } from './rank-access';
 import { estimateReach, type Leg } from './reach';
 

@@ -4,7 +4,7 @@ import { DEFECTS } from '../catalogue/defects/index';
 import { FEATURES } from '../catalogue/features/index';
 import { MATERIALS } from '../catalogue/materials/index';
 import { ZONES } from '../catalogue/zones';
-import { checkEntry } from '../model/log/entry';
+import { checkEntry } from '../model/log/entry.schema';
 import { sayEntry } from '../model/log/say-entry';
 import { entries, logged, minute } from '../testing/build';
 import type { CalloutContext } from './draft';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkEntry } from '../model/log/entry';
+import { checkEntry } from '../model/log/entry.schema';
 import { logged, minute } from '../testing/build';
 import { d, f, m } from '../testing/drafts';
 import type { CalloutContext } from './draft';

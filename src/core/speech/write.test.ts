@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EntryDraft } from '../model/log/entry';
-import { checkEntry } from '../model/log/entry';
+import { checkEntry } from '../model/log/entry.schema';
 import { anyEntry } from '../testing/arbitrary';
 import { entries, logged, minute, type Said } from '../testing/build';
 import type { CalloutContext } from './draft';

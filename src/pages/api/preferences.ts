@@ -1,6 +1,7 @@
 import { type Fault, faultsFromJoi, sayGot } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
-import { type Preferences, preferencesSchema } from '#core/site/equipment';
+import { type Preferences } from '#core/site/equipment';
+import { preferencesSchema } from '#core/site/equipment.schema';
 import { database } from '#server/database';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';

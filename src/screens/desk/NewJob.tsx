@@ -3,7 +3,8 @@ import { useForm } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { postJson } from '#client/api';
 import { instantOfFields } from '#client/time';
-import { type Booking, checkBooking } from '#core/model/job/booking';
+import { type Booking } from '#core/model/job/booking';
+import { checkBooking } from '#core/model/job/booking.schema';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 

@@ -7,7 +7,7 @@ import {
   type Assumptions,
 } from '#core/model/job/assumptions';
 import type { Settings } from '#core/model/job/settings';
-import { settingsSchema } from '#core/model/job/settings';
+import { settingsSchema } from '#core/model/job/settings.schema';
 import { PRICE_SOURCE, PRICES_AS_OF } from '#core/model/prices/price-table';
 import { Troubles } from '../shared/Fields';
 import { faultsOf } from '../shared/form-data';

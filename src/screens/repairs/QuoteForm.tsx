@@ -4,12 +4,8 @@ import { useFieldArray, useForm } from 'react-hook-form';
 import { VALIDATION } from '#core/base/joi';
 import { roundTo } from '#core/base/numbers';
 import type { MethodId } from '#core/catalogue/method-ids';
-import {
-  QUOTE_INCLUDES,
-  type QuoteDecision,
-  type QuoteInclude,
-  quoteSchema,
-} from '#core/model/job/plans';
+import { QUOTE_INCLUDES, type QuoteDecision, type QuoteInclude } from '#core/model/job/plans';
+import { quoteSchema } from '#core/model/job/plans.schema';
 import { METHODS } from '#core/planning/methods/index';
 import { isRepairWork, type Plan } from '#core/planning/plans/plan';
 import { Troubles } from '../shared/Fields';

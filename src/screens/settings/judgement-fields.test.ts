@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { VALIDATION } from '#core/base/joi';
-import { DEFAULT_JUDGEMENT, type Judgement, judgementSchema } from '#core/model/job/judgement';
+import { DEFAULT_JUDGEMENT, type Judgement } from '#core/model/job/judgement';
+import { judgementSchema } from '#core/model/job/judgement.schema';
 import { fromFields, toFields } from './judgement-fields';
 
 const MINE: Judgement = {

@@ -1,8 +1,6 @@
-import Joi from 'joi';
-import { flag, id, length, line, oneOf, words } from '../../base/joi';
-import { ACCESS_KINDS, type AccessKind } from '../../catalogue/access/index';
-import { type Material, MATERIALS } from '../../catalogue/materials/index';
-import { type Zone, ZONES } from '../../catalogue/zones';
+import { type AccessKind } from '../../catalogue/access/index';
+import { type Material } from '../../catalogue/materials/index';
+import { type Zone } from '../../catalogue/zones';
 
 /** Where an access leads in: at the house, along the line, or near the street. */
 export const ALONG_LINE = ['house-end', 'along', 'near-street'] as const;
@@ -74,19 +72,3 @@ export function alongLineOf(access: AccessPoint): AlongLine | null {
   const former = (access as { readonly along?: unknown }).along;
   return FORMERLY[former as keyof typeof FORMERLY] ?? null;
 }
-
-export const accessPointSchema = Joi.object({
-  id: id().required(),
-  label: words(40),
-  kind: oneOf(ACCESS_KINDS).required(),
-  diameterIn: length().greater(0).max(120).required(),
-  material: oneOf(MATERIALS).required(),
-  place: line().required(),
-  zone: oneOf(ZONES).required(),
-  usable: flag().required(),
-  obstacle: line(1000).allow(null).required(),
-  trouble: oneOf(TROUBLES),
-  bendsDeg: Joi.array().items(Joi.number().greater(0).max(180)).max(20),
-  dropFt: length(),
-  alongLine: oneOf(ALONG_LINE),
-});

@@ -1,5 +1,4 @@
-import Joi from 'joi';
-import { id } from '../../base/joi';
+import { key, listOf, object, oneOf, shaped } from '../../base/shape';
 import type { EntryTie, EntryWords } from '../log/entry-words';
 import type { FoldedLog } from '../log/fold';
 import type { Decision } from './inspection';
@@ -16,19 +15,14 @@ export type DropSuggestionDecision = Decision & {
   readonly key: string;
 };
 
-const sightingsSchema = Joi.object({
-  kind: Joi.valid('join-sightings', 'split-sightings').required(),
-  sightings: Joi.array()
-    .items(Joi.object({ runId: id().required(), entryId: id().required() }).unknown())
-    .min(2)
-    .required(),
-}).unknown();
+const isSightings = shaped<SightingsDecision>({
+  kind: oneOf(['join-sightings', 'split-sightings']),
+  sightings: listOf(object({ runId: key, entryId: key }), 2),
+});
 
 /** The decisions over what is one thing and what is two. Others, and malformed ones, are left alone. */
 export function listSightingsDecisions(decisions: readonly Decision[]): SightingsDecision[] {
-  return decisions.filter(
-    (decision): decision is SightingsDecision => !sightingsSchema.validate(decision).error,
-  );
+  return decisions.filter(isSightings);
 }
 
 /** Keys of the suggestions that were dropped. */

@@ -2,7 +2,7 @@ import type Joi from 'joi';
 import type { Fault, Outcome } from '../../base/fault';
 import { faultsFromJoi, sayGot } from '../../base/fault';
 import { VALIDATION } from '../../base/joi';
-import { accessPointSchema } from './access-point';
+import { accessPointSchema } from './access-point.schema';
 import { periodFault } from './booking';
 import {
   applyEdits,
@@ -15,14 +15,15 @@ import {
   valueAt,
 } from './edits';
 import type { Decision, Inspection, Line, Span, Tie } from './inspection';
-import { decisionSchema, lineSchema, spanSchema, tieSchema } from './inspection';
+import { decisionSchema, lineSchema, spanSchema, tieSchema } from './inspection.schema';
 import type { Job } from './job';
-import { jobSchema } from './job';
+import { jobSchema } from './job.schema';
 import type { Property } from './property';
-import { propertySchema } from './property';
+import { propertySchema } from './property.schema';
 import { findReferenceFaults } from './references';
-import { runSetupSchema } from './run';
-import { type Settings, settingsSchema } from './settings';
+import { runSetupSchema } from './run.schema';
+import { type Settings } from './settings';
+import { settingsSchema } from './settings.schema';
 
 /**
  * A change of a job's facts as a screen makes it: fields laid over the ones there are, `null` takes one

@@ -1,6 +1,4 @@
-import Joi from 'joi';
-import { day, id, instant, length, line, oneOf, prose, words } from '../../base/joi';
-import { type Material, MATERIALS } from '../../catalogue/materials/index';
+import { type Material } from '../../catalogue/materials/index';
 
 export const SCOPES = ['lateral', 'lateral-and-building-drain'] as const;
 export const PURPOSES = ['purchase', 'authority', 'complaint', 'after-repair'] as const;
@@ -31,28 +29,3 @@ export type Job = {
   readonly localRules?: readonly { readonly material: Material; readonly says: string }[];
   readonly profile: Profile;
 };
-
-const HOUR = /^([01]\d|2[0-3]):[0-5]\d$/;
-
-export const jobSchema = Joi.object({
-  id: id().required(),
-  title: words().required(),
-  scope: oneOf(SCOPES).required(),
-  purpose: oneOf(PURPOSES),
-  complaint: prose(),
-  scheduledFor: instant().required(),
-  inspectionPeriodEndsOn: day(),
-  inspectionPeriodEndsAt: Joi.string().custom((value: string, helpers) =>
-    HOUR.test(value) ? value : helpers.error('chert.hour'),
-  ),
-  dayBasis: oneOf(DAY_BASES),
-  inspector: line().required(),
-  client: line().required(),
-  responsibility: oneOf(RESPONSIBILITIES).required(),
-  referenceRunId: Joi.string().allow('').max(200),
-  minFallInPerFt: length().max(12),
-  localRules: Joi.array()
-    .items(Joi.object({ material: oneOf(MATERIALS).required(), says: prose().required() }))
-    .max(200),
-  profile: oneOf(PROFILES).required(),
-});

@@ -1,7 +1,5 @@
-import Joi from 'joi';
-import { oneOf } from '../../base/joi';
-import { type Job, type Profile, PROFILES, RESPONSIBILITIES } from './job';
-import { type Settings, settingsSchema } from './settings';
+import { type Job, type Profile } from './job';
+import { type Settings } from './settings';
 
 /** How an inspector judges: what a new job begins with. */
 export type Judgement = {
@@ -16,9 +14,3 @@ export const DEFAULT_JUDGEMENT: Judgement = {
   responsibility: 'to-main',
   settings: {},
 };
-
-export const judgementSchema = Joi.object({
-  profile: oneOf(PROFILES).required(),
-  responsibility: oneOf(RESPONSIBILITIES).required(),
-  settings: settingsSchema.required(),
-});

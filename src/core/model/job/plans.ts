@@ -1,5 +1,14 @@
-import Joi from 'joi';
-import { id, length, line, oneOf, prose } from '../../base/joi';
+import {
+  key,
+  listOf,
+  number,
+  object,
+  oneOf,
+  orNull,
+  type Shape,
+  shaped,
+  text,
+} from '../../base/shape';
 import { METHOD_IDS, type MethodId } from '../../catalogue/method-ids';
 import type { Decision } from './inspection';
 
@@ -58,73 +67,62 @@ export type QuoteDecision = Decision & {
   readonly includes: readonly QuoteInclude[];
 };
 
-const reason = Joi.string().allow('').max(2000).required();
-const feet = () => Joi.number().min(-100_000).max(100_000);
-const dollars = () => Joi.number().min(0).max(10_000_000);
-const method = () => oneOf(METHOD_IDS).required();
-
-export const choosePlanSchema = Joi.object({
-  id: id().required(),
-  kind: Joi.valid('choose-plan').required(),
-  reason,
-  planId: id().required(),
-  evidence: Joi.array().items(prose()).required(),
-}).unknown();
-
-export const ownPlanSchema = Joi.object({
-  id: id().required(),
-  kind: Joi.valid('own-plan').required(),
-  reason,
-  works: Joi.array()
-    .items(
-      Joi.object({
-        method: method(),
-        lineId: id().required(),
-        fromFt: feet().required(),
-        toFt: feet().min(Joi.ref('fromFt')).required(),
-      }),
-    )
-    .max(200)
-    .required(),
-}).unknown();
-
-export const quoteSchema = Joi.object({
-  id: id().required(),
-  kind: Joi.valid('contractor-quote').required(),
-  reason,
-  from: line(120).required(),
-  total: dollars().allow(null).required(),
-  lines: Joi.array()
-    .items(
-      Joi.object({
-        method: method(),
-        fromFt: feet().allow(null).required(),
-        toFt: feet().allow(null).required(),
-        lengthFt: length().allow(null).required(),
-        price: dollars().allow(null).required(),
-      }),
-    )
-    .max(100)
-    .required(),
-  includes: Joi.array().items(oneOf(QUOTE_INCLUDES)).required(),
-}).unknown();
-
-const fits =
-  <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T =>
-    !schema.validate(decision, { convert: false }).error;
+const feetOf = number(-100_000, 100_000);
+const dollarsOf = number(0, 10_000_000);
+const isChosen = shaped<ChoosePlanDecision>({
+  id: key,
+  kind: oneOf(['choose-plan']),
+  reason: text,
+  planId: key,
+  evidence: listOf(text),
+});
+const isOwnWork = shaped<OwnWork>({
+  method: oneOf(METHOD_IDS),
+  lineId: key,
+  fromFt: feetOf,
+  toFt: feetOf,
+});
+const endsInOrder: Shape = (work) => {
+  const own = work as OwnWork;
+  return isOwnWork(own) && own.fromFt <= own.toFt;
+};
+const isOwnPlan = shaped<OwnPlanDecision>({
+  id: key,
+  kind: oneOf(['own-plan']),
+  reason: text,
+  works: listOf((work) => endsInOrder(work), 0, 200),
+});
+const isQuote = shaped<QuoteDecision>({
+  id: key,
+  kind: oneOf(['contractor-quote']),
+  reason: text,
+  from: key,
+  total: orNull(dollarsOf),
+  lines: listOf(
+    object({
+      method: oneOf(METHOD_IDS),
+      fromFt: orNull(feetOf),
+      toFt: orNull(feetOf),
+      lengthFt: orNull(number(0, 100_000)),
+      price: orNull(dollarsOf),
+    }),
+    0,
+    100,
+  ),
+  includes: listOf(oneOf(QUOTE_INCLUDES)),
+});
 
 /** The plan chosen last; `null` while Chert's pick stands. Malformed decisions are left alone. */
 export function chosenPlan(decisions: readonly Decision[]): ChoosePlanDecision | null {
-  return decisions.findLast(fits<ChoosePlanDecision>(choosePlanSchema)) ?? null;
+  return decisions.findLast(isChosen) ?? null;
 }
 
 /** The inspector's own plan; `null` while there is none. */
 export function ownPlan(decisions: readonly Decision[]): OwnPlanDecision | null {
-  return decisions.findLast(fits<OwnPlanDecision>(ownPlanSchema)) ?? null;
+  return decisions.findLast(isOwnPlan) ?? null;
 }
 
 /** Contractors' quotes, in the order in which they came. */
 export function listQuotes(decisions: readonly Decision[]): QuoteDecision[] {
-  return decisions.filter(fits<QuoteDecision>(quoteSchema));
+  return decisions.filter(isQuote);
 }

@@ -1,6 +1,3 @@
-import Joi from 'joi';
-import { day, flag, id, oneOf } from '../../base/joi';
-
 export const PAPERS = ['letter', 'a4'] as const;
 export type Paper = (typeof PAPERS)[number];
 
@@ -25,14 +22,6 @@ export const DEFAULT_REPORT_OPTIONS: ReportOptions = {
   comparedWith: null,
 };
 
-export const reportOptionsSchema = Joi.object({
-  prices: flag(),
-  nameProfile: flag(),
-  passLine: flag(),
-  paper: oneOf(PAPERS),
-  comparedWith: id().allow(null),
-});
-
 /** Days that are kept otherwise than the federal calendar says. */
 export type Holidays = {
   /** Further days on which nobody works. */
@@ -42,6 +31,3 @@ export type Holidays = {
 };
 
 export const NO_HOLIDAYS: Holidays = { added: [], removed: [] };
-
-const days = () => Joi.array().items(day()).max(200).required();
-export const holidaysSchema = Joi.object({ added: days(), removed: days() });

@@ -1,5 +1,4 @@
-import Joi from 'joi';
-import { id, prose } from '../../base/joi';
+import { key, listOf, mapOf, object, oneOf, shaped, text, whole } from '../../base/shape';
 import type { Decision } from './inspection';
 
 /** The inspector's wording in place of Chert's, kept beside the text it was put in place of. */
@@ -30,63 +29,46 @@ export type NumbersDecision = Decision & {
   readonly numbers: Readonly<Record<string, number>>;
 };
 
-const reason = Joi.string().allow('').max(2000).required();
-const base = { id: id().required(), reason };
-
-const wordingSchema = Joi.object({
-  ...base,
-  kind: Joi.valid('report-wording').required(),
-  key: id().required(),
-  text: prose().required(),
-  over: prose().required(),
-}).unknown();
-const stillsSchema = Joi.object({
-  ...base,
-  kind: Joi.valid('report-stills').required(),
-  photoIds: Joi.array().items(id()).max(200).required(),
-}).unknown();
-const limitsSchema = Joi.object({
-  ...base,
-  kind: Joi.valid('issue-with-limits').required(),
-  open: Joi.array()
-    .items(Joi.object({ code: Joi.string().required(), message: prose().required() }).unknown())
-    .required(),
-}).unknown();
-const numbersSchema = Joi.object({
-  ...base,
-  kind: Joi.valid('issued-numbers').required(),
-  numbers: Joi.object()
-    .pattern(Joi.string(), Joi.number().integer().min(1).max(1_000_000))
-    .required(),
-}).unknown();
-
-const fits =
-  <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T =>
-    !schema.validate(decision, { convert: false }).error;
+const OF_ALL = { id: key, reason: text };
+const isWording = shaped<WordingDecision>({
+  ...OF_ALL,
+  kind: oneOf(['report-wording']),
+  key,
+  text,
+  over: text,
+});
+const isStills = shaped<StillsDecision>({
+  ...OF_ALL,
+  kind: oneOf(['report-stills']),
+  photoIds: listOf(key),
+});
+const isLimits = shaped<LimitsDecision>({
+  ...OF_ALL,
+  kind: oneOf(['issue-with-limits']),
+  open: listOf(object({ code: key, message: text })),
+});
+const isNumbers = shaped<NumbersDecision>({
+  ...OF_ALL,
+  kind: oneOf(['issued-numbers']),
+  numbers: mapOf(whole(1, 1_000_000)),
+});
 
 /** The last wording for each text. Malformed decisions are left alone. */
 export function wordingsOf(decisions: readonly Decision[]): ReadonlyMap<string, WordingDecision> {
-  return new Map(
-    decisions.filter(fits<WordingDecision>(wordingSchema)).map((one) => [one.key, one]),
-  );
+  return new Map(decisions.filter(isWording).map((one) => [one.key, one]));
 }
 
 /** The stills that were chosen; `null` while none were: then all that findings have. */
 export function chosenStills(decisions: readonly Decision[]): StillsDecision | null {
-  return decisions.findLast(fits<StillsDecision>(stillsSchema)) ?? null;
+  return decisions.findLast(isStills) ?? null;
 }
 
 /** The last word that the report goes out with something open; `null` while there is none. */
 export function lastLimits(decisions: readonly Decision[]): LimitsDecision | null {
-  return decisions.findLast(fits<LimitsDecision>(limitsSchema)) ?? null;
+  return decisions.findLast(isLimits) ?? null;
 }
 
 /** Every number that an issued report ever gave, by finding id; the latest word on each. */
 export function issuedNumbers(decisions: readonly Decision[]): ReadonlyMap<string, number> {
-  return new Map(
-    decisions
-      .filter(fits<NumbersDecision>(numbersSchema))
-      .flatMap(({ numbers }) => Object.entries(numbers)),
-  );
+  return new Map(decisions.filter(isNumbers).flatMap(({ numbers }) => Object.entries(numbers)));
 }

@@ -1,5 +1,5 @@
-import Joi from 'joi';
-import { id, oneOf, prose } from '../../base/joi';
+import { key, listOf, object, oneOf, optional, shaped, text } from '../../base/shape';
+import { ACTIONS, SEVERITIES } from '../../catalogue/severity/grade';
 import type { Decision } from './inspection';
 
 /** What a decision over a finding names: the finding, and the entries that it was made over. */
@@ -33,50 +33,38 @@ export type LeftSiteDecision = Decision & {
   readonly open: readonly { readonly code: string; readonly message: string }[];
 };
 
-const SEVERITIES = ['slight', 'moderate', 'major', 'failed'] as const;
-const ACTIONS = ['none', 'monitor', 'upkeep', 'repair', 'urgent', 'look-again'] as const;
-
-const overFinding = {
-  reason: Joi.string().allow('').max(2000).required(),
-  findingId: id().required(),
-  entries: Joi.array()
-    .items(Joi.object({ runId: id().required(), entryId: id().required() }).unknown())
-    .required(),
-  evidence: Joi.array().items(prose()).required(),
+const OVER_FINDING = {
+  reason: text,
+  findingId: key,
+  entries: listOf(object({ runId: key, entryId: key })),
+  evidence: listOf(text),
 };
-const overrideSchema = Joi.object({
-  ...overFinding,
-  kind: Joi.valid('override-finding').required(),
-  severity: oneOf(SEVERITIES),
-  action: oneOf(ACTIONS),
-  wording: prose(),
-})
-  .or('severity', 'action', 'wording')
-  .unknown();
-const reviewSchema = Joi.object({
-  ...overFinding,
-  kind: Joi.valid('review-finding').required(),
-  verdict: oneOf(['confirmed', 'dismissed']).required(),
-}).unknown();
-const leftSiteSchema = Joi.object({
-  kind: Joi.valid('left-site').required(),
-  at: Joi.string().required(),
-  open: Joi.array()
-    .items(Joi.object({ code: Joi.string().required(), message: prose().required() }).unknown())
-    .required(),
-}).unknown();
-
-const fits =
-  <T extends Decision>(schema: Joi.ObjectSchema) =>
-  (decision: Decision): decision is T =>
-    !schema.validate(decision).error;
+const isOverrideShaped = shaped<OverrideDecision>({
+  ...OVER_FINDING,
+  kind: oneOf(['override-finding']),
+  severity: optional(oneOf(SEVERITIES)),
+  action: optional(oneOf(ACTIONS)),
+  wording: optional(text),
+});
+/** An override changes something. */
+const isOverride = (decision: Decision): decision is OverrideDecision =>
+  isOverrideShaped(decision) &&
+  [decision.severity, decision.action, decision.wording].some((word) => word !== undefined);
+const isReview = shaped<ReviewDecision>({
+  ...OVER_FINDING,
+  kind: oneOf(['review-finding']),
+  verdict: oneOf(['confirmed', 'dismissed']),
+});
+const isLeaving = shaped<LeftSiteDecision>({
+  kind: oneOf(['left-site']),
+  at: key,
+  open: listOf(object({ code: key, message: text })),
+});
 
 /** The decisions over findings, oldest first. Others, and malformed ones, are left alone. */
 export function listFindingDecisions(
   decisions: readonly Decision[],
 ): (OverrideDecision | ReviewDecision)[] {
-  const isOverride = fits<OverrideDecision>(overrideSchema);
-  const isReview = fits<ReviewDecision>(reviewSchema);
   return decisions.filter(
     (one): one is OverrideDecision | ReviewDecision => isOverride(one) || isReview(one),
   );
@@ -84,5 +72,5 @@ export function listFindingDecisions(
 
 /** How the site was last left; `null` while it was not. */
 export function lastLeaving(decisions: readonly Decision[]): LeftSiteDecision | null {
-  return decisions.findLast(fits<LeftSiteDecision>(leftSiteSchema)) ?? null;
+  return decisions.findLast(isLeaving) ?? null;
 }

@@ -1,6 +1,4 @@
-import Joi from 'joi';
-import { id, instant, length, oneOf, prose } from '../../base/joi';
-import { CERTAINTIES, type Certainty, type Pass, PASSES } from '../../catalogue/vocabulary';
+import { type Certainty, type Pass } from '../../catalogue/vocabulary';
 
 /** What every entry carries, whatever its kind. */
 export type EntryBase = {
@@ -19,17 +17,4 @@ export type EntryBase = {
   readonly certainty?: Certainty;
   /** Id of the entry that this one corrects or settles. */
   readonly replaces?: string;
-};
-
-export const baseKeys = {
-  id: id().required(),
-  at: instant().required(),
-  deviceAt: instant(),
-  pass: oneOf(PASSES).required(),
-  readingFt: length().allow(null).required(),
-  note: prose(),
-  photoIds: Joi.array().items(id()).max(200),
-  audioId: id(),
-  certainty: oneOf(CERTAINTIES),
-  replaces: id(),
 };

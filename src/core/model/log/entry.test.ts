@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { sayFault } from '../../base/fault';
 import { entries, type Said } from '../../testing/build';
-import { checkEntry, ENTRY_KINDS, type EntryKind } from './entry';
+import { type EntryKind } from './entry';
+import { checkEntry, ENTRY_KINDS } from './entry.schema';
 
 /** One good entry of every kind, with every field it may carry. */
 const GOOD: Record<EntryKind, Omit<Said, 'kind'>> = {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { entries, type Said } from '../../testing/build';
-import { ENTRY_KINDS } from './entry';
+import { ENTRY_KINDS } from './entry.schema';
 import { sayEntry } from './say-entry';
 
 const say = (said: Said) => {

@@ -1,7 +1,5 @@
-import Joi from 'joi';
-import { day, id, line, words } from '../../base/joi';
 import type { Range } from '../../base/range';
-import { PRICE_KEYS, PRICE_SOURCE, PRICE_TABLE, type PriceKey, PRICES_AS_OF } from './price-table';
+import { PRICE_SOURCE, PRICE_TABLE, type PriceKey, PRICES_AS_OF } from './price-table';
 
 /** Prices of an area, as far as they differ from Chert's own. */
 export type PriceBook = {
@@ -39,23 +37,6 @@ export function whyImplausible(key: PriceKey, { low, likely, high }: Range): str
     return `likely is over ${FARTHEST} times away from the usual $${ours}`;
   return null;
 }
-
-const amount = () => Joi.number().min(0).max(1_000_000).required();
-const range = (key: PriceKey) =>
-  Joi.object({ low: amount(), likely: amount(), high: amount() }).custom(
-    (value: Range, helpers) => {
-      const why = whyImplausible(key, value);
-      return why === null ? value : helpers.error('chert.price', { limit: why });
-    },
-  );
-
-export const priceBookSchema = Joi.object({
-  id: id().required(),
-  name: words(80).required(),
-  source: line(200).required(),
-  editedOn: day().required(),
-  prices: Joi.object(Object.fromEntries(PRICE_KEYS.map((key) => [key, range(key)]))).required(),
-});
 
 /** Every price of a book: its own, else Chert's. */
 export type Prices = Readonly<Record<PriceKey, Range>>;

@@ -1,4 +1,5 @@
-import { checkBooking, startInspection } from '#core/model/job/booking';
+import { startInspection } from '#core/model/job/booking';
+import { checkBooking } from '#core/model/job/booking.schema';
 import { database } from '#server/database';
 import { answer, refuseConflict, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';

@@ -1,8 +1,6 @@
-import Joi from 'joi';
-import { flag, length, oneOf } from '../../../base/joi';
-import { type Material, MATERIALS } from '../../../catalogue/materials/index';
-import { JOINT_STYLES, type Side, SIDES } from '../../../catalogue/vocabulary';
-import { type Zone, ZONES } from '../../../catalogue/zones';
+import { type Material } from '../../../catalogue/materials/index';
+import { JOINT_STYLES, type Side } from '../../../catalogue/vocabulary';
+import { type Zone } from '../../../catalogue/zones';
 import type { EntryBase } from '../entry-base';
 
 /** A change of pipe: says what the pipe is on one side of this reading. */
@@ -26,15 +24,3 @@ export type ZoneEntry = EntryBase & {
   readonly zone: Zone;
   readonly side: Side;
 };
-
-export const materialKeys = {
-  side: oneOf(SIDES).required(),
-  material: oneOf(MATERIALS).required(),
-  diameterIn: length().greater(0).max(120),
-  lined: flag(),
-  candidates: Joi.array().items(oneOf(MATERIALS)).max(MATERIALS.length),
-  joint: oneOf(JOINT_STYLES),
-  lipIn: length(),
-};
-
-export const zoneKeys = { zone: oneOf(ZONES).required(), side: oneOf(SIDES).required() };

@@ -1,12 +1,8 @@
-import Joi from 'joi';
-import { clock, flag, id, length, line, oneOf, saidRatio } from '../../../base/joi';
-import { type DefectKind, DEFECTS } from '../../../catalogue/defects/index';
+import { type DefectKind } from '../../../catalogue/defects/index';
 import {
   CRACK_DIRECTIONS,
-  LOCI,
   type Locus,
   SIZE_BASES,
-  SIZE_WORDS,
   type SizeWord,
 } from '../../../catalogue/vocabulary';
 import type { EntryBase } from '../entry-base';
@@ -52,30 +48,3 @@ export type DefectEntry = EntryBase & {
 
 /** The other end of an entry that was opened with `open: true`. */
 export type CloseEntry = EntryBase & { readonly kind: 'close'; readonly closes: string };
-
-export const defectKeys = {
-  defect: oneOf(DEFECTS).required(),
-  toReadingFt: length(),
-  open: flag(),
-  lengthFt: length(),
-  locus: oneOf(LOCI),
-  clockFrom: clock(),
-  clockTo: clock(),
-  depthIn: length(),
-  fillRatio: saidRatio(),
-  extentRatio: saidRatio(),
-  offsetIn: length(),
-  gapIn: length(),
-  lipIn: length(),
-  sizeWord: oneOf(SIZE_WORDS),
-  sizeBasis: oneOf(SIZE_BASES),
-  form: line(80),
-  candidates: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
-  direction: oneOf(CRACK_DIRECTIONS),
-  holdsDebris: flag(),
-  soilVisible: flag(),
-  movesWithWater: flag(),
-  ourDoing: flag(),
-};
-
-export const closeKeys = { closes: id().required() };

@@ -1,6 +1,4 @@
-import Joi from 'joi';
-import { clock, length, line, oneOf } from '../../../base/joi';
-import { type FeatureKind, FEATURES } from '../../../catalogue/features/index';
+import { type FeatureKind } from '../../../catalogue/features/index';
 import type { EntryBase } from '../entry-base';
 
 /** Something that belongs in a lateral: a tee, a bend, a cleanout, the property line, the main's tap. */
@@ -16,13 +14,4 @@ export type FeatureEntry = EntryBase & {
   readonly serves?: string;
   /** A vertical stretch, feet: counts along the pipe and not in plan. */
   readonly dropFt?: number;
-};
-
-export const featureKeys = {
-  feature: oneOf(FEATURES).required(),
-  clock: clock(),
-  angleDeg: Joi.number().min(0).max(360),
-  turns: line(),
-  serves: line(),
-  dropFt: length(),
 };

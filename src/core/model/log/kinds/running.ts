@@ -1,11 +1,4 @@
-import { flag, length, line, oneOf } from '../../../base/joi';
-import {
-  AIDS,
-  type Confirmation,
-  CONFIRMATIONS,
-  END_REASONS,
-  type EndReason,
-} from '../../../catalogue/vocabulary';
+import { AIDS, type Confirmation, type EndReason } from '../../../catalogue/vocabulary';
 import type { EntryBase } from '../entry-base';
 
 /** The head or the aid was changed in the middle of a run. */
@@ -32,11 +25,3 @@ export type HomeEntry = EntryBase & {
   /** Whether somebody looked twice at a reading that is far from the zero, and it stands. */
   readonly accepted?: boolean;
 };
-
-export const setupKeys = { head: line(), aid: oneOf(AIDS), headLevels: flag() };
-export const endKeys = {
-  reason: oneOf(END_REASONS).required(),
-  confirmedBy: oneOf(CONFIRMATIONS).required(),
-  remainderFt: length(),
-};
-export const homeKeys = { accepted: flag() };

@@ -1,13 +1,5 @@
-import Joi from 'joi';
-import { flag, length, line, oneOf, prose, words } from '../../../base/joi';
-import { type DefectKind, DEFECTS } from '../../../catalogue/defects/index';
-import {
-  FLOW_RESULTS,
-  UNSEEN_CAUSES,
-  type UnseenCause,
-  WATER_STATES,
-  type WaterState,
-} from '../../../catalogue/vocabulary';
+import { type DefectKind } from '../../../catalogue/defects/index';
+import { FLOW_RESULTS, type UnseenCause, type WaterState } from '../../../catalogue/vocabulary';
 import type { EntryBase } from '../entry-base';
 
 /** The water was turned on, is draining, has drained, or nobody runs any. */
@@ -48,25 +40,4 @@ export type FlowTestEntry = EntryBase & {
   readonly kind: 'flow-test';
   readonly fixture: string;
   readonly result: (typeof FLOW_RESULTS)[number];
-};
-
-export const waterKeys = { state: oneOf(WATER_STATES).required(), source: line() };
-export const unseenKeys = {
-  cause: oneOf(UNSEEN_CAUSES).required(),
-  toReadingFt: length(),
-  open: flag(),
-};
-export const clearKeys = {
-  toReadingFt: length(),
-  open: flag(),
-  kinds: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
-};
-export const adviceKeys = {
-  toReadingFt: length(),
-  does: words(80).required(),
-  text: prose().required(),
-};
-export const flowTestKeys = {
-  fixture: words().required(),
-  result: oneOf(FLOW_RESULTS).required(),
 };

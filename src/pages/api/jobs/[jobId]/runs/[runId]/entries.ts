@@ -1,5 +1,5 @@
 import { sayGot } from '#core/base/fault';
-import { checkEntry } from '#core/model/log/entry';
+import { checkEntry } from '#core/model/log/entry.schema';
 import { database } from '#server/database';
 import { logEntries } from '#server/entries';
 import { answer, refuseConflict, refuseFaults, refuseUnknown } from '#server/http/answer';
