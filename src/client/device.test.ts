@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { describe, expect, it, vi } from 'vitest';
 import { foreignOf, freshen } from './job-on-device';
 import { type SaveState, type Sender, startSender } from './sender';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { describe, expect, it, vi } from 'vitest';
 import type { StoredJob } from '#core/model/job/history';
 import { sendJson } from './api';

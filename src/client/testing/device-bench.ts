@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, vi } from 'vitest';
 import type { Entry } from '#core/model/log/entry';
