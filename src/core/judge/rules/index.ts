@@ -27,6 +27,7 @@ import { depositBelowTee } from './structure/deposit-below-tee';
 import { fiberDeforms } from './structure/fiber-deforms';
 import { gapClear } from './structure/gap-clear';
 import { ironCondition } from './structure/iron-condition';
+import { leaksOut } from './structure/leaks-out';
 import { linedPipe } from './structure/lined-pipe';
 import { lipCatches } from './structure/lip-catches';
 import { materialSuspected } from './structure/material-suspected';
@@ -104,4 +105,5 @@ export const RULES: readonly Rule[] = [
   quantitiesFromLog,
   publicSide,
   sharedPit,
+  leaksOut,
 ];

@@ -25,7 +25,7 @@ export type Scene = {
   readonly findings: readonly Finding[];
 };
 
-type Spot = { readonly lineId: string; readonly span: Interval };
+export type Spot = { readonly lineId: string; readonly span: Interval };
 
 /** Every run, placed or not. */
 export function runsOf({ laterals }: Scene): RunAxis[] {
@@ -166,6 +166,16 @@ export function readSurface(
     .filter(({ id }) => !given.has(id))
     .map(({ what, where }) => ({ what, where, entry: null }));
   return [...logged, ...walked];
+}
+
+/** The spot of the line under what was logged outside the pipe; `null` without a footage, or with no line there. */
+export function spotUnder(scene: Scene, { entry, axis }: Standing<'surface'>): Spot | null {
+  if (entry.readingFt === null) return null;
+  const under = scene.laterals.find(({ axes }) => axes.includes(axis));
+  if (!under) return null;
+  const { from, to } = axis.placeOfEntry(entry);
+  const atFt = (from.stationFt + to.stationFt) / 2;
+  return { lineId: under.lineId, span: { fromFt: atFt, toFt: atFt } };
 }
 
 /** A place of a line as documents say it: "from 12 to 20 ft", "at 8 ft from B on the guest house line". */

@@ -2,15 +2,11 @@ import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { segmentAt } from '../../../lateral/segments';
 import { advice, reason } from '../conclusion';
 import type { Rule } from '../rule';
-import { findNear, readSurface, sayIn, type Scene } from '../scene';
+import { findNear, lineOf, readSurface, sayIn, spotUnder } from '../scene';
 
 const PLANTS: readonly string[] = ['tree', 'hedge', 'shrub', 'bush', 'planting'];
 /** Roots this far along the line from a tree are that tree's, feet. */
 const REACH_FT = 10;
-
-function lineUnder(scene: Scene, axis: object) {
-  return scene.laterals.find(({ axes }) => (axes as readonly object[]).includes(axis)) ?? null;
-}
 
 export const plantingOverJoints: Rule = {
   number: 29,
@@ -21,12 +17,8 @@ export const plantingOverJoints: Rule = {
   conclude: (scene) =>
     readSurface(scene).flatMap(({ what, entry }) => {
       // A tree that nobody gave a footage stands nowhere in particular.
-      if (!PLANTS.includes(what) || !entry || entry.entry.readingFt === null) return [];
-      const lateral = lineUnder(scene, entry.axis);
-      if (!lateral) return [];
-      const { from, to } = entry.axis.placeOfEntry(entry.entry);
-      const atFt = (from.stationFt + to.stationFt) / 2;
-      const spot = { lineId: lateral.lineId, span: { fromFt: atFt, toFt: atFt } };
+      const spot = PLANTS.includes(what) && entry ? spotUnder(scene, entry) : null;
+      if (!spot) return [];
       const plant = what.replace(/-/g, ' ');
       const over = findNear(scene, spot, REACH_FT, ['roots']);
       if (over.length > 0)
@@ -37,7 +29,7 @@ export const plantingOverJoints: Rule = {
             `The ${plant} over the line ${sayIn(scene, spot)} is the likely source: weigh taking it out, or a root barrier, beside any repair.`,
           ),
         ]);
-      const segment = segmentAt(lateral.segments, atFt);
+      const segment = segmentAt(lineOf(scene, spot.lineId).segments, spot.span.fromFt);
       if (!segment || segment.lined || !isPipeOf('jointed', segment.material)) return [];
       return [
         reason(

@@ -231,4 +231,16 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /the judgement rests on it/,
     },
   ],
+  'leaks-out': [
+    {
+      fires: line([defect('exfiltration'), defect('gap', { gapIn: 1, readingFt: 30.5 })]),
+      spares: line([defect('exfiltration'), defect('gap', { gapIn: 1, readingFt: 40 })]),
+      says: /it leaks by finding \d, which lies at the same spot/,
+    },
+    {
+      fires: line([defect('exfiltration'), { ...wetGround, readingFt: 25 }]),
+      spares: line([defect('exfiltration'), wetGround]),
+      says: /the wet ground over it is a sign that it is not new/,
+    },
+  ],
 };
