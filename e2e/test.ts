@@ -8,8 +8,7 @@ import { portOf } from './server-env';
  */
 export const test = base.extend<object, { served: string }>({
   served: [
-    // The fixture needs no other; the runner asks for the braces.
-    // eslint-disable-next-line no-empty-pattern -- as above
+    // eslint-disable-next-line no-empty-pattern -- it needs no other fixture, and the runner asks for the braces
     async ({}, use, { parallelIndex }) => {
       const server = ownServer(portOf(parallelIndex));
       server.reset();

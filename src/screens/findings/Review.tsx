@@ -30,8 +30,7 @@ export function Review({ finding, onReview, onTakeBack, onNext }: Props) {
           <input
             value={reason}
             required
-            // The press that opened this asked for it.
-            // eslint-disable-next-line jsx-a11y/no-autofocus
+            // eslint-disable-next-line jsx-a11y/no-autofocus -- the press that opened this asked for it
             autoFocus
             onChange={(event) => setReason(event.target.value)}
           />

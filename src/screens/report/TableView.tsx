@@ -10,8 +10,7 @@ export function TableView({ block }: { readonly block: TableBlock }) {
       {block.rows.length === 0 ? (
         <p>Nothing was logged.</p>
       ) : (
-        // A wide table scrolls by itself, by keys too.
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a wide table scrolls by itself, by keys too
         <div className={styles['scroll']} tabIndex={0} role="group" aria-label={block.title}>
           <table className={styles['table']}>
             <thead>

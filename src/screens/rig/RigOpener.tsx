@@ -44,8 +44,7 @@ export function RigOpener({ inspection, run, counterFt, pass, onOpen, onCancel }
       return;
     }
     Promise.all(LATERAL_IDS.map(loadLateral)).then(setLaterals, fail);
-    // Once, when it is shown.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it is shown
   }, []);
   if (own && !trouble) return <p className={styles['opener']}>The rig is being set up …</p>;
   const chosen = laterals.find(({ id }) => id === chosenId) ?? laterals[0];

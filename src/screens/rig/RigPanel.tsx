@@ -67,8 +67,7 @@ export function RigPanel(props: RigPanelProps) {
       stopListening();
       takeDown();
     };
-    // The memory only says where the rig began.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the memory only says where the rig began
   }, [gear, jobId, run.id, onReading]);
 
   const here = useCallback((rig: RigGear) => {

@@ -43,8 +43,7 @@ export function useRigGear(
       started?.dispose();
       setGear(null);
     };
-    // Where the rig stood matters only when it starts.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- where the rig stood matters only when it starts
   }, [lateralId, seed, accessId, run.id, run.facing, head.name, aid, equipment]);
   return { gear, trouble };
 }

@@ -38,8 +38,7 @@ export function BeforeLeave({ assessment, onGo, onPress, onLeave }: Props) {
       <h2 id="leave-title" className={panel['title']}>
         Before you leave
       </h2>
-      {/* The list scrolls, so it takes focus for the keyboard. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- the list scrolls, so it takes focus for the keyboard */}
       <div className={styles['lists']} tabIndex={0} role="group" aria-label="What is left to do">
         {items.length === 0 && (
           <p className={styles['clear']}>

@@ -110,8 +110,7 @@ export function CalloutLine(props: Props) {
   };
 
   return (
-    // Keys work wherever the focus is in the bar.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys work wherever the focus is in the bar
     <section className={styles['bar']} aria-label="Call-out line" onKeyDown={onKeyDown}>
       <Counter
         counterFt={counterFt}

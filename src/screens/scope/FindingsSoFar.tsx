@@ -48,8 +48,7 @@ export function FindingsSoFar({ assessment, selected, onSelect }: Props) {
       {assessment.findings.length === 0 ? (
         <p className={styles['empty']}>Findings stand here, graded as you log them.</p>
       ) : (
-        // The list scrolls, so it takes focus for the keyboard.
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- the list scrolls, so it takes focus for the keyboard
         <ul className={styles['list']} tabIndex={0}>
           {assessment.findings.map((finding) => (
             <li key={finding.id} ref={finding.number === selected ? chosen : null}>

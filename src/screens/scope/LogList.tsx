@@ -70,8 +70,7 @@ export function LogList({ scope, run, unsent, selected, onSelect, onCorrect, onA
           <kbd>0 cast iron 4 in</kbd>, then what you see as you push on.
         </p>
       ) : (
-        // The list scrolls, so it takes focus for the keyboard.
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- the list scrolls, so it takes focus for the keyboard
         <ol ref={list} className={styles['rows']} tabIndex={0}>
           {rows.map((entry) => (
             <Row

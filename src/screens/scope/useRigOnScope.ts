@@ -33,9 +33,8 @@ export function useRigOnScope(jobId: string, field: Field): RigOnScope {
   const { setPlace } = field;
   const gearPass = reading?.pass;
   useEffect(() => {
-    // The pass follows the camera when it turns; between turns the inspector has the last word.
     if (gearPass !== undefined) setPlace({ pass: gearPass });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the pass follows the camera when it turns; between turns the inspector has the last word
   }, [gearPass]);
   const counterFt = reading === null ? null : Math.round(reading.readingFt * 10) / 10;
   return {

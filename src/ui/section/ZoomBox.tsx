@@ -96,14 +96,13 @@ export function ZoomBox(props: Props) {
 
   return (
     <div className={styles['panel']}>
-      {/* The drawing takes keys so that it can be zoomed without a pointer. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- the drawing takes keys so that it can be zoomed without a pointer */}
       <div
         ref={box}
         className={styles['drawing']}
         role="group"
         aria-label="Drawing. Plus and minus zoom, left and right move, zero shows the whole line."
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- it takes those keys only while it has the focus
         tabIndex={0}
         onKeyDown={onKeyDown}
         onPointerDown={(event) =>

@@ -102,7 +102,7 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
         ref={box}
         className={styles['scroll']}
         onScroll={onScroll}
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- the tape scrolls, so it takes focus for the keyboard
         tabIndex={0}
         role="group"
         aria-label="Scroll to look along the tape"
