@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
@@ -86,5 +86,49 @@ describe('the house', () => {
   ])('%s is its file and a line of the register', (_, file, path, register) => {
     expect(read(file)).not.toBe('');
     expect(importers(path)).toEqual(register);
+  });
+});
+
+describe('what is written for the next people', () => {
+  const page = read('CONTRIBUTING.md');
+  const pieces = [...page.matchAll(/<!-- from (\S+) -->\n```\w+\n([^`]+)```/g)];
+
+  it.each(pieces.map(([, file, code]) => [file!, code!]))('quotes %s as it is', (file, code) => {
+    expect(read(file)).toContain(code);
+  });
+
+  it('quotes one defect, one rule and one migration, and names commands that there are', () => {
+    const files = pieces.map(([, file]) => file!);
+    for (const room of ['catalogue/defects/', 'judge/rules/', 'migrations/'])
+      expect(files.some((file) => file.includes(room))).toBe(true);
+    const { scripts } = JSON.parse(read('package.json')) as { scripts: Record<string, string> };
+    const pages = ['README.md', 'CONTRIBUTING.md', 'docs/architecture.md', 'docs/operations.md'];
+    const named = pages.flatMap((name) =>
+      [...read(name).matchAll(/npm run (?:-s )?([a-z:]+)/g)].map(([, script]) => script!),
+    );
+    expect(named.length).toBeGreaterThan(5);
+    expect(named.filter((script) => !Object.hasOwn(scripts, script))).toEqual([]);
+  });
+
+  it('leads nowhere that is not there', () => {
+    const folders: Record<string, readonly string[]> = {
+      '.': readdirSync('.').filter((name) => name.endsWith('.md')),
+      docs: readdirSync('docs').filter((name) => name.endsWith('.md')),
+    };
+    const dead = Object.entries(folders).flatMap(([folder, pages]) =>
+      pages.flatMap((name) =>
+        [...read(join(folder, name)).matchAll(/\]\((?!https?:|#)([^)#\s]+)/g)]
+          .map(([, path]) => join(folder, path!))
+          .filter((path) => !existsSync(path))
+          .map((path) => `${folder}/${name} → ${path}`),
+      ),
+    );
+    expect(dead).toEqual([]);
+  });
+
+  it('names files of the source that there are', () => {
+    const named = [...read('docs/architecture.md').matchAll(/`(src\/[\w./-]+\.ts)`/g)];
+    expect(named.length).toBeGreaterThan(5);
+    expect(named.map(([, path]) => path!).filter((path) => !existsSync(path))).toEqual([]);
   });
 });
