@@ -22,7 +22,7 @@ test('book, access, run, a dozen call-outs, report', async ({ page }) => {
   await bookJob(page, '5 Flint Row');
   await startRun(page);
   for (const text of CALLOUTS) await callOut(page, text);
-  // A belly of 8 ft at 40% of the bore: seen after the line had drained.
+  // A belly of 8 ft at 40% of the pipe: seen after the line had drained.
   await callOut(page, 'drained');
   await callOut(page, 'standing water 51 to 43 40%');
   await expectSaved(page);
@@ -36,7 +36,7 @@ test('book, access, run, a dozen call-outs, report', async ({ page }) => {
   const findings = page.getByRole('region', { name: /^So far/ });
   await expect(findings.getByRole('heading')).toHaveText('So far: repair needed');
   await findings.getByRole('button', { name: /Standing water/ }).click();
-  await expect(findings.getByText('standing water 40% of the bore: major')).toBeVisible();
+  await expect(findings.getByText('standing water 40% of the pipe: major')).toBeVisible();
 
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
@@ -66,7 +66,7 @@ test('the chip says what was understood, graded, and what is missing', async ({ 
   await expect(chip).toContainText('2 to 11');
   await expect(chip.locator('svg')).toBeVisible();
   await line.fill('roots 30');
-  await expect(chip).toContainText('still wanted: how much of the bore');
+  await expect(chip).toContainText('still wanted: how much of the pipe');
   await line.fill('wobbly thingummy');
   await expect(chip).toContainText('Kept as a flag');
   // What the log would not take stays on the line, and the chip says what it wants.
@@ -221,7 +221,7 @@ test('the Section zooms by keys, by drag and by buttons, and a finding chosen th
     'aria-pressed',
     'true',
   );
-  await expect(page.getByText('roots fill 60% of the bore: failed')).toBeVisible();
+  await expect(page.getByText('roots fill 60% of the pipe: failed')).toBeVisible();
 });
 
 test('water buttons log, and the state of the run follows', async ({ page }) => {

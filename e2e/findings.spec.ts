@@ -49,10 +49,10 @@ test('an override with its reason survives a reload, and is stale once the evide
   await openMiscalled(page, 'find-word');
   await row(page, /Hole at 36\.9/).click();
   await page.getByLabel('Grade').selectOption('failed');
-  await page.getByRole('button', { name: 'Keep my word' }).click();
+  await page.getByRole('button', { name: 'Save override' }).click();
   await expect(page.getByRole('alert')).toContainText('Say why');
   await page.getByLabel('Reason').fill('the void behind it is large');
-  await page.getByRole('button', { name: 'Keep my word' }).click();
+  await page.getByRole('button', { name: 'Save override' }).click();
   await expect(detail(page)).toContainText('failed · repair');
   await expect(page.getByRole('status', { name: 'What changed' })).toContainText('major → failed');
   await expectSaved(page);

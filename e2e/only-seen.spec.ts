@@ -36,7 +36,7 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
   await page.goto(`/jobs/${id}/site`);
   await page.getByRole('button', { name: 'Change A' }).click();
   await page.getByLabel('On the line').selectOption('along');
-  await page.getByRole('button', { name: 'Keep this access point' }).click();
+  await page.getByRole('button', { name: 'Save this access point' }).click();
   await expectSaved(page);
 
   await page.goto(`/jobs/${id}/report`);

@@ -145,7 +145,7 @@ test('an address that is not there says so and leads back', async ({ page }) => 
   for (const path of ['/nowhere', '/jobs/nix/scope', '/jobs/nix/report']) {
     const response = await page.goto(path);
     expect(response!.status()).toBe(404);
-    await expect(page.getByRole('link', { name: 'Go to the Desk' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Go to Jobs' })).toBeVisible();
   }
 });
 

@@ -36,7 +36,7 @@ test('the pick turns with the horizon, with its reason and the sum that is made 
   await expect(card(page, 'Renew what is worn')).toContainText('Chert’s pick');
   await expect(card(page, 'Keep it running')).not.toContainText('Chert’s pick');
   await expect(why(page)).toContainText(
-    /Keep it running comes to about \$\S+ more, with a greater chance of a backup/,
+    /Keep it running costs about \$\S+ more, with a greater chance of a backup/,
   );
   const sums = await why(page)
     .getByRole('row')
@@ -178,18 +178,18 @@ test('price books: an area’s own figures, refused when they cannot be right, e
   await page.getByLabel('Dig and replace, low').fill('300');
   await page.getByLabel('Dig and replace, likely').fill('200');
   await page.getByLabel('Dig and replace, high').fill('400');
-  await page.getByRole('button', { name: 'Keep this book' }).click();
+  await page.getByRole('button', { name: 'Save this book' }).click();
   await expect(page.getByRole('alert')).toContainText('low, likely and high are not in that order');
   await page.getByLabel('Dig and replace, low').fill('150');
-  await page.getByRole('button', { name: 'Keep this book' }).click();
-  await expect(page.getByText('Hill side is kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save this book' }).click();
+  await expect(page.getByText('Hill side is saved.')).toBeVisible();
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as CSV' }).click();
   const csv = await (await downloading).path();
   await page.getByRole('button', { name: 'Take it out' }).click();
   await expect(page.getByText('Hill side is gone.')).toBeVisible();
-  await page.getByLabel('Bring in books').setInputFiles(csv);
-  await expect(page.getByText('One book was brought in.')).toBeVisible();
+  await page.getByLabel('Import books').setInputFiles(csv);
+  await expect(page.getByText('One book was imported.')).toBeVisible();
 
   await open(page, 'rep-book');
   const price = await card(page, 'Fix what fails').textContent();

@@ -26,7 +26,7 @@ test('files go out, observations come in: columns matched, shown, logged once', 
   });
   expect(copy.status()).toBe(201);
 
-  await page.getByRole('link', { name: 'Bring in observations' }).click();
+  await page.getByRole('link', { name: 'Import observations' }).click();
   await page.waitForLoadState('networkidle');
   const rows = 'Footage,Description\n61,hairline crack\n62,hmm\n';
   await page

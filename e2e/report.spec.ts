@@ -51,14 +51,14 @@ test('words are edited where they stand, Chert’s are kept beside, and are stal
     .getByRole('textbox', { name: 'Edit these words' })
     .fill('A large root mass. Clear it.');
   await finding.getByLabel('Why, for the record').fill('shorter');
-  await finding.getByRole('button', { name: 'Keep these words' }).click();
+  await finding.getByRole('button', { name: 'Save these words' }).click();
   await expect(finding).toContainText('A large root mass. Clear it.');
   await expect(finding).toContainText('Your words.');
   await page.getByRole('button', { name: 'Add a remark of your own' }).click();
   await page
     .getByRole('textbox', { name: 'Add a remark of your own' })
     .fill('The seller was at home.');
-  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await page.getByRole('button', { name: 'Save these words' }).click();
   await expect(paper(page)).toContainText('From the inspectorThe seller was at home.');
   await expectSaved(page);
   const [kept] = (await fileOnServer(page, 'out-words')).decisions;

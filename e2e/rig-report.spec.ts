@@ -62,7 +62,7 @@ test('from a rig scope to an issued report, amended once, read over the link on 
     .getByRole('textbox', { name: 'Edit these words' })
     .fill('We saw the whole line, and it is sound.');
   await page.getByLabel('Why, for the record').fill('plainer');
-  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await page.getByRole('button', { name: 'Save these words' }).click();
   await expectSaved(page);
   await issue
     .getByLabel('Why version 1 is amended')

@@ -13,10 +13,10 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await page.getByText('Thresholds of grades and rules').click();
   const bound = page.getByLabel(/^A pipe out of round, or a tap, is moderate from/);
   await bound.fill('0.9');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByRole('alert')).toContainText('bounds in order');
   await bound.fill('0.03');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export what is kept' }).click();
@@ -37,9 +37,9 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await page.goto('/settings');
   await page.getByText('Thresholds of grades and rules').click();
   await bound.fill('');
-  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
-  await page.getByLabel('Bring in a file').setInputFiles(path);
+  await page.getByLabel('Import a file').setInputFiles(path);
   await expect(bound).toHaveValue('0.03');
   await page.reload();
   await page.getByText('Thresholds of grades and rules').click();

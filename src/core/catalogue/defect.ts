@@ -28,7 +28,7 @@ export type DefectSize = {
   readonly share?: 'area' | 'diameter' | 'fill';
   /** Whether it is a height or a width by nature: a bare fraction, and a word of size, stand for one. */
   readonly isHeight?: true;
-  /** How it takes of the bore: all round, from one side, as a share of the diameter, or by its height. */
+  /** How it takes of the pipe: all round, from one side, as a share of the diameter, or by its height. */
   readonly leaves?: 'round' | 'one-sided' | 'across' | 'height';
 };
 

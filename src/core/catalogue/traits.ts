@@ -1,7 +1,7 @@
 /** What kinds of defect have in common, as far as anything turns on it. */
 export const TRAITS = {
   structure: 'a fault of the pipe itself',
-  deposit: 'a cleaning takes it out of the bore',
+  deposit: 'a cleaning takes it out of the pipe',
   'cleaned-when-slight': 'even slight, it is cleaned out in the ordinary course',
   clogs: 'it grows, comes back after cleaning, and blocks the bore in time',
   'grows-slowly': 'of what clogs: over years, as a wall does',
@@ -21,7 +21,7 @@ export const TRAITS = {
   'said-by-clock': 'two numbers after it are an arc of the clock, not a stretch',
   'never-major': 'no size makes it major by itself',
   'is-stretch': 'a stretch by nature: one end said alone opens it',
-  fills: 'it fills part of the bore, and water passes what is left',
+  fills: 'it fills part of the pipe, and water passes what is left',
   'lies-on-invert': 'it lies at the bottom and dams the water by its own height',
 } as const;
 

@@ -165,7 +165,7 @@ export function readObservations(
           path: `line ${MOST_ROWS + 2}`,
           expected: `at most ${MOST_ROWS} rows`,
           got: String(table.rows.length),
-          next: 'bring in a run at a time',
+          next: 'import a run at a time',
         },
       ],
     };

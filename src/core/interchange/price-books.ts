@@ -38,7 +38,7 @@ function readJson(text: string): Books {
       path: '',
       expected: 'price books in JSON',
       got: 'text that is not JSON',
-      next: 'export the books again and bring in that file',
+      next: 'export the books again and import that file',
     });
   }
   const { format, version, books } = (value ?? {}) as Record<string, unknown>;

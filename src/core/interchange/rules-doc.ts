@@ -22,7 +22,7 @@ export function writeRulesDoc(rules: readonly Rule[]): string {
     ...rows,
     '## The numbers they turn on',
     '',
-    'Each may be changed in settings. Shares are of the bore, 0 to 1.',
+    'Each may be changed in settings. Shares are of the pipe, 0 to 1.',
     '',
     '| threshold | default | unit | what it decides |',
     '| --- | --- | --- | --- |',

@@ -22,7 +22,7 @@ export function readSettingsFile(text: string): Outcome<Preferences> {
       path: '',
       expected: 'a settings file in JSON',
       got: text.trim() === '' ? 'an empty file' : 'text that is not JSON',
-      next: 'export the settings again and bring in that file',
+      next: 'export the settings again and import that file',
     });
   }
   if (value === null || typeof value !== 'object' || Array.isArray(value))

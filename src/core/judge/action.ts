@@ -46,7 +46,7 @@ export function blockageOf(
   if (facts.kind === 'standing-water') return null;
   const fills = facts.kind === 'roots' || hasTrait(facts.kind, 'deposit');
   if (fills && (facts.extentRatio ?? 0) > context.thresholds.blockedAbove) {
-    return `more than ${sayPercent(context.thresholds.blockedAbove)} of the bore is filled`;
+    return `more than ${sayPercent(context.thresholds.blockedAbove)} of the pipe is filled`;
   }
   if (severity !== 'failed') return null;
   const stopped = context.obstructionsFt.some(

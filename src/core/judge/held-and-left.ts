@@ -21,7 +21,7 @@ export function heldWaterOf(lateral: Lateral, findings: readonly Finding[]): Hel
   );
 }
 
-/** A finding that takes part of the bore. */
+/** A finding that takes part of the pipe. */
 export type Narrowing = { readonly finding: Finding; readonly opening: Opening };
 
 /** What narrows a line, in station order; what has no size is left out, for nothing can be said. */

@@ -3,7 +3,7 @@ import type { DefectKind } from '../catalogue/defects/index';
 import { specOf } from '../catalogue/defects/kinds';
 import { wettedAreaRatio } from './fill';
 
-/** What is left of the bore at an obstruction. */
+/** What is left of the pipe at an obstruction. */
 export type Opening = {
   /** The largest round thing that passes, inches. */
   readonly clearIn: number;
@@ -12,7 +12,7 @@ export type Opening = {
 };
 
 /**
- * The opening that an obstruction leaves, or `null` for a kind that takes none of the bore or when
+ * The opening that an obstruction leaves, or `null` for a kind that takes none of the pipe or when
  * its size is not known.
  *
  * All round, a share `a` of the area leaves `D·√(1 − a)`. From one side it is a segment of that area,

@@ -93,7 +93,7 @@ function sayOther(other: Weighed, best: Weighed): string {
   const name = PLAN_NAMES[other.planId];
   if (other.ruledOut !== null) return `${name} is out: ${other.ruledOut}.`;
   const lead = other.objective - best.objective;
-  if (Math.abs(lead) < 0.5) return `${name} comes to the same.`;
+  if (Math.abs(lead) < 0.5) return `${name} costs the same.`;
   const isClose = lead < CLOSE_RATIO * best.objective;
   const risk = other.backup - best.backup;
   const chance =
@@ -102,7 +102,7 @@ function sayOther(other: Weighed, best: Weighed): string {
       : risk > 0
         ? `, with a greater chance of a backup (${sayChance(other.backup)})`
         : `, though with less chance of a backup (${sayChance(other.backup)})`;
-  return `${name} comes to about ${sayMoney(lead)} more${chance}${isClose ? ': too close to call by these figures' : ''}.`;
+  return `${name} costs about ${sayMoney(lead)} more${chance}${isClose ? ': too close to call by these figures' : ''}.`;
 }
 
 /** The plan with the least objective of those that may be picked; the first of equals, which does least. */

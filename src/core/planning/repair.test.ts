@@ -55,7 +55,7 @@ describe('the pick', () => {
     expect([short.pick.planId, long.pick.planId]).toEqual(['keep-running', 'renew']);
     expect(short.pick.because[0]).toMatch(/^Over 3 years, Keep it running is expected to cost \$/);
     expect(long.pick.because.join(' ')).toMatch(
-      /Keep it running comes to about \$.* more, with a greater chance of a backup/,
+      /Keep it running costs about \$.* more, with a greater chance of a backup/,
     );
     expect(all.plans).toBe(long.plans);
   });

@@ -174,7 +174,7 @@ export function composeContractorSheet(
     },
     {
       kind: 'table',
-      title: 'Ways in for tools',
+      title: 'Access points for tools',
       head: ['Access', 'At, ft', 'What', 'Where'],
       rows: accessRows(assessment),
       numeric: [1],

@@ -160,7 +160,7 @@ describe('remarks beside a finding', () => {
     [
       'a size that was not logged',
       remarks(defect('roots')),
-      /This may change: the share of the bore/,
+      /This may change: the share of the pipe/,
     ],
     [
       'doubt',

@@ -60,7 +60,7 @@ export const METHOD_WORDS: Record<MethodId, string> = {
   'second-opinion': 'have a licensed drain contractor look at it',
   abatement: 'have the asbestos made safe',
   dig: 'dig and replace',
-  'replace-exposed': 'replace the hung pipe',
+  'replace-exposed': 'replace the exposed pipe',
   'slab-break': 'open the floor and replace',
   reroute: 'lay a new pipe another way',
   burst: 'pull new pipe through the old one',

@@ -116,7 +116,7 @@ export function drawFlakes(flakes: readonly PlacedFlake[]): Primitive[] {
   ]);
 }
 
-/** Roots grow down from the surface into the bore; more of them the more of the bore they fill. */
+/** Roots grow down from the surface into the bore; more of them the more of the pipe they fill. */
 export function drawRoots(
   findings: readonly Finding[],
   frame: Frame,

@@ -22,9 +22,9 @@ function sample(stretch: Interval, unitsPerFt: number): number[] {
   );
 }
 
-/** The outline of the bore over a stretch: along the crown, back along the invert. */
+/** The outline of the pipe over a stretch: along the crown, back along the invert. */
 function outline(stretch: Interval, frame: Frame, profile: Profile): Point[] {
-  // A hair inside the ends, so that a step of the bore belongs to its own side.
+  // A hair inside the ends, so that a step of the pipe belongs to its own side.
   const hair = Math.min(1e-6, (stretch.toFt - stretch.fromFt) / 4);
   const stations = sample(
     { fromFt: stretch.fromFt + hair, toFt: stretch.toFt - hair },

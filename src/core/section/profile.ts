@@ -7,13 +7,13 @@ import type { Lateral } from '../lateral/lateral';
 import { segmentAt } from '../lateral/segments';
 import type { Frame } from './frame';
 
-/** A pool as it is drawn: where it stands and how deep, as a share of the bore. */
+/** A pool as it is drawn: where it stands and how deep, as a share of the pipe. */
 export type Pool = { readonly span: Interval; readonly fillRatio: number; readonly number: number };
 
 /** How the pipe runs through the ground on the drawing. */
 export type Profile = {
   readonly pools: readonly Pool[];
-  /** Height of the bore, drawing units: exaggerated so that what is in it can be seen. */
+  /** Height of the pipe, drawing units: exaggerated so that what is in it can be seen. */
   readonly boreUnits: (stationFt: number) => number;
   /** The invert, belly included. */
   readonly invertY: (stationFt: number) => number;

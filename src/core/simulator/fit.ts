@@ -50,7 +50,7 @@ export function openingIn(thing: PathThing, boreIn: number): number | null {
       return extentRatio > 0.9 ? 0 : null;
     case 'scale':
     case 'mineral':
-      // Grown round the wall: the opening's area is what is left of the bore's.
+      // Grown round the wall: the opening's area is what is left of the pipe's.
       return boreIn * Math.sqrt(1 - extentRatio);
     case 'debris':
     case 'foreign-object':

@@ -14,7 +14,7 @@ describe('dirt on the glass', () => {
   it('comes from what the head is pushed through, more for more of it, either way', () => {
     const through = (extentRatio: number, fromFt = 13, toFt = 14) =>
       moveLens(CLEAN_LENS, grease(extentRatio), fromFt, toFt, 1, DRY).fouledRatio;
-    // A foot through grease over a tenth of the bore: 1.2 × 0.1.
+    // A foot through grease over a tenth of the pipe: 1.2 × 0.1.
     expect(through(0.1)).toBeCloseTo(0.12, 9);
     expect(through(0.3)).toBeGreaterThan(through(0.1));
     expect(through(0.1, 14, 13)).toBeCloseTo(0.12, 9);

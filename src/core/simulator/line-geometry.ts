@@ -42,7 +42,7 @@ export const jointsOf = memoOf((line: TruthLine): readonly number[] => {
   });
 });
 
-/** What an obstruction leaves of the bore's area, 0 to 1, and how high it stands on the invert, inches. */
+/** What an obstruction leaves of the pipe's area, 0 to 1, and how high it stands on the invert, inches. */
 export type Obstruction = {
   readonly fromFt: number;
   readonly toFt: number;

@@ -18,9 +18,9 @@ const STEP_FT = 0.5;
 /** A wet rod slides easier, and the water carries part of its weight (glass fiber weighs twice water). */
 const WET_FRICTION = 0.85;
 const BUOYED_WEIGHT = 0.5;
-/** How much each share of the bore in scale, debris or roots adds to friction. */
+/** How much each share of the pipe in scale, debris or roots adds to friction. */
 const ROUGH_PER_SHARE = 1.2;
-/** Grease clings: it adds this much for each share of the bore. */
+/** Grease clings: it adds this much for each share of the pipe. */
 const GREASE_PER_SHARE = 1.5;
 /** Friction of a wall that has lost its surface. */
 const WORN_FRICTION = 1.25;

@@ -61,7 +61,7 @@ function rankOne(
     ...(head === null ? [`no head fits ${sayIn(diameterIn)} in with room to pull back`] : []),
     accessOf(kind).why,
     ...(head && head.diameterIn < largest
-      ? [`takes only the ${head.name} (${sayIn(diameterIn)} in bore)`]
+      ? [`takes only the ${head.name} (${sayIn(diameterIn)} in opening)`]
       : []),
     ...(bendsDeg.length > 0
       ? [

@@ -20,7 +20,7 @@ describe('a number that fits two meanings', () => {
     ['infiltration at 10', ['at 10 ft', '10 o’clock']],
     ['offset 2', ['2 in', 'at 2 ft']],
     ['clay 6', ['at 6 ft', '6 in']],
-    ['offset a quarter', ['a quarter of the bore', 'a quarter in']],
+    ['offset a quarter', ['a quarter of the pipe', 'a quarter in']],
   ])('%s: %j', (say, labels) => {
     expect(choicesOf(say)).toEqual(labels);
   });

@@ -164,7 +164,7 @@ describe('parseCallout', () => {
 
   it('says what is still wanted', () => {
     const missing = (text: string) => parseCallout(text, context())!.missing;
-    expect(missing('roots 30')).toEqual(['how much of the bore']);
+    expect(missing('roots 30')).toEqual(['how much of the pipe']);
     expect(missing('roots 30 20%')).toEqual([]);
     expect(missing('27 clay')).toEqual(['the diameter: taken as 4 in, as before']);
     expect(missing('main')).toEqual(['seen, or located?']);

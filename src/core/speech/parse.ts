@@ -121,7 +121,7 @@ const UNIT_SAYS: Readonly<Record<Unit, (said: string) => string>> = {
   in: (said) => `${said} in`,
   hour: (said) => `${said} o’clock`,
   deg: (said) => `${said}°`,
-  part: (said) => `${said} of the bore`,
+  part: (said) => `${said} of the pipe`,
   '%': (said) => `${said}%`,
 };
 

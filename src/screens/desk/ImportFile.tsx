@@ -45,7 +45,7 @@ export function ImportFile() {
 
   return (
     <section className={form['form']} aria-labelledby="import-title">
-      <h2 id="import-title">Bring in a file</h2>
+      <h2 id="import-title">Import a file</h2>
       <div className={form['field']}>
         <label htmlFor="import-file">
           Inspection file (.chert.json), or a zip of it with stills

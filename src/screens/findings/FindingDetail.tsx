@@ -170,7 +170,7 @@ export function FindingDetail({ assessment, finding, asked, actions, onDo, onNex
       </div>
       <div className={styles['halves']}>
         <div>
-          <h3>Your word instead</h3>
+          <h3>Override</h3>
           <YourWord
             key={[
               finding.id,

@@ -51,7 +51,7 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
               </option>
             ))}
           </select>
-          <label htmlFor={`${id}-bore`}>Bore, in</label>
+          <label htmlFor={`${id}-bore`}>Diameter, in</label>
           <input
             id={`${id}-bore`}
             name="diameterIn"

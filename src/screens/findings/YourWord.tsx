@@ -98,7 +98,7 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
       {trouble && <p role="alert">{trouble}</p>}
       <div className={styles['buttons']}>
         <button type="submit" data-act="true">
-          Keep my word
+          Save override
         </button>
         {ruling && (
           <button type="button" onClick={onTakeBack}>

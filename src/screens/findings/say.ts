@@ -30,7 +30,7 @@ export function sayFacts(finding: Finding, names: LineNames): (readonly [string,
   const { facts, clock, locus, zone } = finding;
   const size: (readonly [string, string | null])[] = [
     ['Depth', facts.depthIn === null ? null : `${sayIn(facts.depthIn)} in`],
-    ['Fill', facts.fillRatio === null ? null : `${sayPercent(facts.fillRatio)} of the bore`],
+    ['Fill', facts.fillRatio === null ? null : `${sayPercent(facts.fillRatio)} of the pipe`],
     ['Share', facts.extentRatio === null ? null : sayPercent(facts.extentRatio)],
     ['Offset', facts.offsetIn === null ? null : `${sayIn(facts.offsetIn)} in`],
     ['Gap', facts.gapIn === null ? null : `${sayIn(facts.gapIn)} in`],

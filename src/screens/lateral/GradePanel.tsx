@@ -82,7 +82,7 @@ export function GradePanel({ grade, held, narrowings }: Props) {
             <li key={pool.number}>
               Finding {pool.number}, {foot(pool.fromFt)} to {foot(pool.toFt)} ft:{' '}
               {pool.heldGal === null
-                ? 'depth or bore not logged'
+                ? 'depth or diameter not logged'
                 : `${roundTo(pool.heldGal, 1)} gallons`}
               {!pool.verified && ', not verified'}
             </li>
@@ -91,7 +91,7 @@ export function GradePanel({ grade, held, narrowings }: Props) {
       )}
       {narrowings.length > 0 && (
         <>
-          <h3>What narrows the bore</h3>
+          <h3>What narrows the pipe</h3>
           <ul className={styles['reasons']}>
             {narrowings.map(({ finding, opening }) => (
               <li key={finding.id}>
@@ -99,7 +99,7 @@ export function GradePanel({ grade, held, narrowings }: Props) {
                 {foot(finding.span.fromFt)} ft: about {roundTo(opening.clearIn, 1)} in clear
                 <span>
                   {' '}
-                  (a pipe of that bore carries {sayPercent(opening.capacityRatio)}, by Manning)
+                  (a pipe of that diameter carries {sayPercent(opening.capacityRatio)}, by Manning)
                 </span>
               </li>
             ))}

@@ -81,8 +81,8 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
     <div className={styles['screen']}>
       <JobBar job={job} stage="report" light={light} onLight={switchLight} />
       <main className={styles['work']}>
-        <h1 className="hidden-visually">Bring in observations for {inspection.job.title}</h1>
-        <Panel id="csv" title="Bring in observations">
+        <h1 className="hidden-visually">Import observations for {inspection.job.title}</h1>
+        <Panel id="csv" title="Import observations">
           <fieldset className={styles['fields']} disabled={!ready}>
             <p className={styles['hint']}>
               A CSV file with a row for each thing seen. Chert reads each row as it reads the

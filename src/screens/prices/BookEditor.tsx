@@ -129,7 +129,7 @@ export function BookEditor({ book, onKeep, onRemove }: Props) {
         {!isChert && (
           <div className={styles['buttons']}>
             <button type="submit" data-act="true">
-              Keep this book
+              Save this book
             </button>
             <button type="button" onClick={() => void onRemove()}>
               Take it out

@@ -49,7 +49,7 @@ export function PricesScreen({ preferences }: Props) {
       books.some(({ id }) => id === book.id)
         ? books.map((one) => (one.id === book.id ? book : one))
         : [...books, book],
-      `${book.name} is kept.`,
+      `${book.name} is saved.`,
     );
   const start = (from: PriceBook) => {
     const book = {
@@ -73,7 +73,7 @@ export function PricesScreen({ preferences }: Props) {
     const others = books.filter(({ id }) => !read.value.some((one) => one.id === id));
     await keep(
       [...others, ...read.value],
-      `${read.value.length === 1 ? 'One book was' : `${read.value.length} books were`} brought in.`,
+      `${read.value.length === 1 ? 'One book was' : `${read.value.length} books were`} imported.`,
     );
   };
 
@@ -126,7 +126,7 @@ export function PricesScreen({ preferences }: Props) {
             Export as JSON
           </button>
           <label className={styles['file']}>
-            Bring in books, CSV or JSON
+            Import books, CSV or JSON
             <input
               type="file"
               accept=".csv,.json,text/csv,application/json"

@@ -30,7 +30,7 @@ export function WhyPick({ repair }: { readonly repair: Repair }) {
             <th scope="col">Plan</th>
             <th scope="col">Cost</th>
             <th scope="col">Backup</th>
-            <th scope="col">Comes to</th>
+            <th scope="col">Total</th>
           </tr>
         </thead>
         <tbody>

@@ -29,7 +29,7 @@ export function Files({ jobId, runs }: Props) {
         </li>
       ))}
       <li>
-        <a href={`/jobs/${encodeURIComponent(jobId)}/observations`}>Bring in observations (CSV)</a>
+        <a href={`/jobs/${encodeURIComponent(jobId)}/observations`}>Import observations (CSV)</a>
       </li>
     </ul>
   );

@@ -63,7 +63,7 @@ export function Wording({ text, children, label, onWord, onDrop }: Props) {
       <input id={`${id}-reason`} name="reason" autoComplete="off" />
       <div className={styles['buttons']}>
         <button type="submit" data-act="true">
-          Keep these words
+          Save these words
         </button>
         {isOwn && text.decisionId && (
           <button

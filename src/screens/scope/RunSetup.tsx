@@ -139,7 +139,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
             <div className={styles['grid']}>
               <Select name="kind" label="Kind" options={ACCESS_KINDS} value="cleanout" />
               <Select name="material" label="Material" options={MATERIALS} value="cast-iron" />
-              <Field name="diameterIn" label="Bore, in" value="4" mode="decimal" />
+              <Field name="diameterIn" label="Diameter, in" value="4" mode="decimal" />
               <Select name="zone" label="Lies in" options={ZONES} value="yard" />
               <div className={styles['wide']}>
                 <Field name="place" label="Where, in a few words" value="" mode="text" />

@@ -27,15 +27,14 @@ export function Exchange({ kept, onRead, onTrouble }: Props) {
     <section className={styles['part']} aria-labelledby="exchange-title">
       <h2 id="exchange-title">Take them with you</h2>
       <p>
-        The rig, your words and how you judge, as one file. What you bring in is kept once you say
-        so.
+        The rig, your words and how you judge, as one file. What you import is kept once you say so.
       </p>
       <div className={styles['row']}>
         <button type="button" className={form['plain']} onClick={write}>
           Export what is kept
         </button>
         <label className={styles['labelled']}>
-          <span>Bring in a file</span>
+          <span>Import a file</span>
           <input
             type="file"
             accept=".json,application/json"

@@ -191,7 +191,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
         <Troubles list={trouble} />
         <div className={styles['row']}>
           <button className={form['act']} type="submit">
-            Keep these settings
+            Save settings
           </button>
           {isKept && <p role="status">Kept.</p>}
         </div>

@@ -90,7 +90,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
           />
           <Field
             name={at('diameterIn')}
-            label="Bore, in"
+            label="Diameter, in"
             value={access.diameterIn}
             mode="decimal"
           />
@@ -122,7 +122,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
         <Troubles list={trouble} />
         <div className={styles['acts']}>
           <button className={form['act']} type="submit">
-            Keep this access point
+            Save this access point
           </button>
           {onCancel && (
             <button className={form['plain']} type="button" onClick={onCancel}>

@@ -172,7 +172,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
         <Troubles list={trouble} />
         <div className={styles['acts']}>
           <button className={form['act']} type="submit">
-            Keep these facts
+            Save these facts
           </button>
           {isKept && <p role="status">Kept.</p>}
         </div>

@@ -57,7 +57,7 @@ export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
         <div className={styles['main']}>
           <section aria-labelledby="ways-in" className={styles['ways']}>
             <div className={styles['heading']}>
-              <h1 id="ways-in">Ways in, in the order to try them</h1>
+              <h1 id="ways-in">Access points, in the order to try them</h1>
               {!isAdding && (
                 <button className={form['plain']} type="button" onClick={() => setAdding(true)}>
                   Add an access point

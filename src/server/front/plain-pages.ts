@@ -25,7 +25,7 @@ function page(title: string, body: string): string {
 
 /** Says in a page what stands in the way. */
 export const sayPage = (title: string, text: string): string =>
-  page(title, `<p>${escape(text)}</p><p><a href="/">Go to the Desk</a></p>`);
+  page(title, `<p>${escape(text)}</p><p><a href="/">Go to Jobs</a></p>`);
 
 /** Asks a browser that is somewhere else for the token, once. */
 export function askToken(back: string, wasWrong: boolean): string {

@@ -41,7 +41,7 @@ export function refuseFaults(faults: readonly Fault[]): Refusal {
 }
 
 export function refuseUnknown(what: string): Refusal {
-  return new Refusal(404, 'not-found', `There is no such ${what}. Go back to the Desk.`);
+  return new Refusal(404, 'not-found', `There is no such ${what}. Go back to Jobs.`);
 }
 
 export function refuseConflict(what: string): Refusal {

@@ -7,7 +7,7 @@ export const debris: DefectSpec = {
   buyer: { name: 'Debris', trade: 'debris', plural: 'debris' },
   said: 'debris|sludge|wipe|wipes|paper|toilet paper|silt|sand|gravel|rocks|mud|sediment|waste|solids|turds|feces|trash|rags',
   size: { share: 'area', leaves: 'one-sided' },
-  wants: 'how much of the bore',
+  wants: 'how much of the pipe',
   severity: byShareOfBore('debris', 'debris fills', 'debris'),
   says: ({ facts }) => `Loose waste fills${sayShare(facts, 'pipe') || ' part of the pipe'}.`,
   means: 'Waste that stays can build into a blockage.',

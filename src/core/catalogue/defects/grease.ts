@@ -7,7 +7,7 @@ export const grease: DefectSpec = {
   buyer: { name: 'Grease', trade: 'grease', plural: 'grease' },
   said: 'grease|greasy|fat|fats|grease {build up|buildup}',
   size: { share: 'area', leaves: 'round' },
-  wants: 'how much of the bore',
+  wants: 'how much of the pipe',
   severity: byShareOfBore('grease', 'grease fills', 'grease'),
   says: ({ facts }) => `Grease fills${sayShare(facts, 'pipe') || ' part of the pipe'}.`,
   means: 'Grease narrows the pipe and builds up.',

@@ -12,7 +12,7 @@ export const intrudingTap: DefectSpec = {
   said: '{intruding|protruding} {tap|tee|wye|lateral|connection}|hammer tap|hammered tap|break in tap|{tap|connection} [is] {intruding|protruding}|{tap|connection} {sticking|sticks|poking|pokes} {in|into pipe|out}',
   size: { share: 'diameter', leaves: 'across' },
   wants: 'how much',
-  severity: byShareOfDiameter('intruding-tap', 'the tap stands into the bore by', 'intruding tap'),
+  severity: byShareOfDiameter('intruding-tap', 'the tap stands into the pipe by', 'intruding tap'),
   says: ({ facts }) =>
     `A side pipe sticks${sayShare(facts, 'width') || ' some way'} into this one.`,
   means: 'It narrows the pipe and catches waste.',

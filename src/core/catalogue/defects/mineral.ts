@@ -8,7 +8,7 @@ export const mineral: DefectSpec = {
   said: 'mineral|minerals|mineral {deposit|deposits|build up|buildup}|calcium|calcite|encrustation|lime [scale|deposit]',
   written: 'mineral deposit',
   size: { share: 'area', leaves: 'round' },
-  wants: 'how much of the bore',
+  wants: 'how much of the pipe',
   severity: byShareOfBore('mineral', 'mineral deposit fills', 'mineral deposit'),
   says: ({ facts }) =>
     `Hard mineral deposit fills${sayShare(facts, 'pipe') || ' part of the pipe'}.`,

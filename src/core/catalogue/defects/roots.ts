@@ -16,9 +16,9 @@ const boundsOf = (t: Thresholds): Bounds => ({
 const severity: SeverityRow = {
   base: (facts, thresholds) => {
     if (facts.extentRatio === null) {
-      return gradeUnsized(RULE, 'moderate', 'the share of the bore that the roots fill');
+      return gradeUnsized(RULE, 'moderate', 'the share of the pipe that the roots fill');
     }
-    const text = `roots fill ${sayPercent(facts.extentRatio)} of the bore`;
+    const text = `roots fill ${sayPercent(facts.extentRatio)} of the pipe`;
     const sized = { size: facts.extentRatio, eyeError: facts.eyeShareRatio, text, thing: 'roots' };
     return gradeSize(RULE, sized, boundsOf(thresholds), facts);
   },
@@ -67,7 +67,7 @@ export const roots: DefectSpec = {
   buyer: { name: 'Roots', trade: 'roots', plural: 'roots', isMany: true },
   said: 'root|roots|{tree|fine|hair} {root|roots}|root {mass|masses|ball|balls|intrusion|growth}|runner|runners|root hair|root hairs',
   size: { share: 'area', leaves: 'one-sided' },
-  wants: 'how much of the bore',
+  wants: 'how much of the pipe',
   forms,
   severity,
   says: sayRoots,

@@ -7,7 +7,7 @@ export const scale: DefectSpec = {
   buyer: { name: 'Scale', trade: 'scale', plural: 'scale' },
   said: 'scale|scaling|scaly|tuberculation|tubercles|rust|rusty|rust {flakes|scale|buildup}|flaking|corrosion build up',
   size: { share: 'area', leaves: 'round' },
-  wants: 'how much of the bore',
+  wants: 'how much of the pipe',
   severity: byShareOfBore('scale', 'scale fills', 'scale'),
   says: ({ facts }) => `Rust scale fills${sayShare(facts, 'pipe') || ' part of the pipe'}.`,
   means: 'Scale narrows the pipe and catches paper.',

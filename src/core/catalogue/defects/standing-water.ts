@@ -22,7 +22,7 @@ function sized(facts: Facts, ratio: number): Sized {
       facts.depthIn !== null && facts.boreIn !== null
         ? facts.eyeSizeIn / facts.boreIn
         : facts.eyeShareRatio,
-    text: `standing water ${depth}${sayPercent(ratio)} of the bore`,
+    text: `standing water ${depth}${sayPercent(ratio)} of the pipe`,
     thing: 'standing water',
     isWater: true,
   };

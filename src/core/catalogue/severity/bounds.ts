@@ -27,7 +27,7 @@ export type Sized = {
   readonly size: number;
   /** How far the size may be out, in the unit of the bounds. */
   readonly eyeError: number;
-  /** The size in words ("2.4 in deep, 40% of the bore"). */
+  /** The size in words ("2.4 in deep, 40% of the pipe"). */
   readonly text: string;
   /** The thing in words, where its size was said by a word ("roots"). */
   readonly thing: string;

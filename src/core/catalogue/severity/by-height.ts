@@ -30,7 +30,7 @@ export function byHeight(
       if (facts.boreIn === null)
         return gradeUnsized(rule, 'slight', 'the diameter of the pipe here');
       const ratio = heightIn / facts.boreIn;
-      const text = `${kind} of ${sayIn(heightIn)} in, ${sayPercent(ratio)} of the bore`;
+      const text = `${kind} of ${sayIn(heightIn)} in, ${sayPercent(ratio)} of the pipe`;
       const eyeError = facts.eyeSizeIn / facts.boreIn;
       const sized = { size: ratio, eyeError, text, thing: kind };
       return gradeSize(rule, sized, boundsOf(thresholds), facts);

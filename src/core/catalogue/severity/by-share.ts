@@ -21,7 +21,7 @@ const DIAMETER: Whole = {
 };
 const BORE: Whole = {
   unsized: 'slight',
-  of: 'bore',
+  of: 'pipe',
   boundsOf: (t) => ({
     moderateFrom: t.depositModerateFrom,
     majorFrom: t.depositMajorFrom,
@@ -45,5 +45,5 @@ const byShare =
 /** The row of what is sized as a share of the diameter; `verb` leads to the share ("the tap stands in by"). */
 export const byShareOfDiameter = byShare(DIAMETER);
 
-/** The row of deposits, and of objects, by the share of the bore's area that they fill. */
+/** The row of deposits, and of objects, by the share of the pipe's area that they fill. */
 export const byShareOfBore = byShare(BORE);

@@ -86,7 +86,7 @@ const TABLE = {
   ageLifeFactor: [1.2, 1, 1.5, 'times', 'Pipe seen sound today lasts beyond its usual life by'],
   ageStretchFt: [50, 30, 100, 'ft', 'One failure of worn-out pipe is reckoned for every'],
   householdFactor: [1.25, 1, 1.6, 'times', 'Each further household multiplies clogging by'],
-  smallBoreFactor: [1.4, 1, 2, 'times', 'A bore of 3 in or less multiplies clogging by'],
+  smallBoreFactor: [1.4, 1, 2, 'times', 'A pipe of 3 in or less multiplies clogging by'],
   riskMaintain: [
     3000,
     0,

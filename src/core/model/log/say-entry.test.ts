@@ -23,7 +23,7 @@ const CASES: [Said, string][] = [
       extentRatio: 0.6,
       locus: 'barrel',
     },
-    'Roots · 60% of the bore · 10 to 2 · in the barrel',
+    'Roots · 60% of the pipe · 10 to 2 · in the barrel',
   ],
   [
     { kind: 'defect', defect: 'standing-water', toReadingFt: 52, depthIn: 3.3, holdsDebris: true },

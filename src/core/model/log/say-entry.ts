@@ -27,7 +27,7 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
         entry.lengthFt !== undefined && `${sayFt(entry.lengthFt)} ft long`,
         entry.depthIn !== undefined && `${sayIn(entry.depthIn)} in deep`,
         entry.fillRatio !== undefined && `${sayPercent(entry.fillRatio)} full`,
-        entry.extentRatio !== undefined && `${sayPercent(entry.extentRatio)} of the bore`,
+        entry.extentRatio !== undefined && `${sayPercent(entry.extentRatio)} of the pipe`,
         entry.offsetIn !== undefined && `${sayIn(entry.offsetIn)} in`,
         entry.gapIn !== undefined && `${sayIn(entry.gapIn)} in wide`,
         entry.lipIn !== undefined && `${sayIn(entry.lipIn)} in high`,

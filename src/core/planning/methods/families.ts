@@ -27,7 +27,7 @@ export function whyNoLinerPasses(finding: Finding): string | null {
   if (kind === 'offset') {
     const ratio = offsetRatioOf(finding);
     return (ratio ?? 0) > LINER_OFFSET_RATIO || isUnsizedAndBad(ratio)
-      ? 'a liner cannot pass a step of more than a quarter of the bore'
+      ? 'a liner cannot pass a step of more than a quarter of the pipe'
       : null;
   }
   if (kind === 'deformation') {

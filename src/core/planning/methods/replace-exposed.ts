@@ -3,8 +3,8 @@ import { methodOf } from './method';
 
 export const replaceExposed = methodOf({
   id: 'replace-exposed',
-  name: 'Replace hung pipe',
-  verb: 'Replace hung pipe',
+  name: 'Replace exposed pipe',
+  verb: 'Replace exposed pipe',
   role: 'replace',
   order: 41,
   lifeYears: 70,

@@ -34,7 +34,7 @@ export type Basin = {
   readonly from: number;
   readonly to: number;
   readonly lowest: number;
-  /** Level at which it spills downstream, feet, and how freely: share of the bore's own flow. */
+  /** Level at which it spills downstream, feet, and how freely: share of the pipe's own flow. */
   readonly sillFt: number;
   readonly freedom: number;
   /** Volume held with its surface at a level, cubic feet. */

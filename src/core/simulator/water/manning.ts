@@ -8,7 +8,7 @@ const LEAST_SLOPE = 0.0005;
 
 const STEPS = 64;
 
-/** Share of the bore's area and of its full conveyance at each depth, 0 to 1, in 1/64 of the bore. */
+/** Share of the pipe's area and of its full conveyance at each depth, 0 to 1, in 1/64 of the pipe. */
 const TABLE = Array.from({ length: STEPS + 1 }, (_, index) => {
   const ratio = index / STEPS;
   const theta = wettedAngleRad(ratio);
@@ -28,7 +28,7 @@ function look(table: Float64Array, ratio: number): number {
   return table[low]! + (at - low) * (table[low + 1]! - table[low]!);
 }
 
-/** Area of the bore that is wet at a depth, square feet. A depth over the crown wets the whole bore. */
+/** Area of the pipe that is wet at a depth, square feet. A depth over the crown wets the whole bore. */
 export function wetAreaSqFt(depthFt: number, boreFt: number): number {
   return (Math.PI / 4) * boreFt * boreFt * look(AREAS, depthFt / boreFt);
 }

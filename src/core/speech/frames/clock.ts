@@ -16,7 +16,7 @@ const asHour = (value: number) => roundTo(value, 1);
  * Claims a clock position or an arc: "10 to 2 o'clock", "at 6 o'clock", "crown", "left side".
  *
  * @param bareToo whether "2 to 11" and "3" without "o'clock" may be meant: for things that sit at one
- *   place of the bore. Where such a number could be a footage as well, both are offered.
+ *   place of the pipe. Where such a number could be a footage as well, both are offered.
  */
 export function takeClock(sheet: Sheet, context: CalloutContext, bareToo: boolean): Clock | null {
   const said = sheet.takeAmount(

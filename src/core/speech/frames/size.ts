@@ -58,7 +58,7 @@ function takeInches(sheet: Sheet, kind: DefectKind, isHeight: boolean): number |
   // Of a range of sizes the worse one is graded.
   if (range) return roundTo(Math.max(range.value, range.to!), SIZE_DIGITS);
   if (!isHeight) return null;
-  // "gap 1/2": a written fraction is inches; "offset a quarter" may as well be a quarter of the bore.
+  // "gap 1/2": a written fraction is inches; "offset a quarter" may as well be a quarter of the pipe.
   const part = sheet
     .amounts()
     .find(

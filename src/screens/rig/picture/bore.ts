@@ -49,7 +49,7 @@ export function placeRings(path: RigPath, fromFt: number, toFt: number, isFar = 
   return [...places].sort((a, b) => a - b);
 }
 
-/** The inside of the bore over a stretch of the way. */
+/** The inside of the pipe over a stretch of the way. */
 export function buildBore(
   path: RigPath,
   fromFt: number,

@@ -4,7 +4,7 @@ import type { RigPath } from '#core/simulator/path';
 
 /** Where the bore is at a place of the way, and how it lies. Feet; y is up. */
 export type Frame = {
-  /** Middle of the bore, and its radius. */
+  /** Middle of the pipe, and its radius. */
   readonly centre: Vector3;
   readonly radiusFt: number;
   readonly forward: Vector3;
@@ -12,7 +12,7 @@ export type Frame = {
   readonly up: Vector3;
 };
 
-/** Frame of the bore at a distance from the rim. */
+/** Frame of the pipe at a distance from the rim. */
 export function frameAt(path: RigPath, atFt: number): Frame {
   const { x, y, z, yaw, pitch } = courseAt(path, atFt);
   const forward = new Vector3(

@@ -6,7 +6,7 @@ import { formOf } from './form';
 import type { PictureDrawer, PictureView } from './view';
 import { shapeWall } from './wall/wall';
 
-/** Rings of the bore, feet ahead of the lens, far to near. */
+/** Rings of the pipe, feet ahead of the lens, far to near. */
 const RINGS_FT = [7, 5, 3.6, 2.6, 1.9, 1.4, 1, 0.72, 0.5, 0.34, 0.22];
 const SIDES = 48;
 /** Half the field of view as a tangent. */
@@ -48,7 +48,7 @@ export function createPlainPicture(canvas: HTMLCanvasElement, path: RigPath): Pi
 
 type Spot = { readonly x: number; readonly y: number };
 
-/** Where a point of the bore lies on the picture. */
+/** Where a point of the pipe lies on the picture. */
 function project(
   { canvas: { width, height } }: CanvasRenderingContext2D,
   path: RigPath,

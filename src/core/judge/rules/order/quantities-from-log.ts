@@ -4,7 +4,7 @@ import type { Rule } from '../rule';
 export const quantitiesFromLog: Rule = {
   number: 49,
   id: 'quantities-from-log',
-  when: 'a repair would be priced over a length or a bore that nobody logged',
+  when: 'a repair would be priced over a length or a diameter that nobody logged',
   then: 'ask for it: quantities come from the log, never from memory',
   because: 'a price over a guessed length is a guess',
   conclude: (scene) =>
@@ -14,7 +14,7 @@ export const quantitiesFromLog: Rule = {
         const lacks = finding.stillOpen
           ? ['where it ends', 'Log its other end.']
           : finding.facts.boreIn === null
-            ? ['the bore of the pipe there', 'Log the pipe there with its size.']
+            ? ['the diameter of the pipe there', 'Log the pipe there with its size.']
             : null;
         return lacks
           ? [

@@ -8,7 +8,7 @@ export const sharedPit: Rule = {
   number: 51,
   id: 'shared-pit',
   when: 'two repairs lie close together',
-  then: 'in one kind of ground they share a pit; hung pipe, pipe under a slab and pipe in the ground are three jobs, and pavement is another price',
+  then: 'in one kind of ground they share a pit; exposed pipe, pipe under a slab and pipe in the ground are three jobs, and pavement is another price',
   because: 'the pit is most of the price, and what must be opened and put back is most of the pit',
   conclude: (scene) => {
     const works = scene.findings.filter(

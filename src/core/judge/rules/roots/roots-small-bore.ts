@@ -5,7 +5,7 @@ import { findingsOf } from '../scene';
 export const rootsSmallBore: Rule = {
   number: 25,
   id: 'roots-small-bore',
-  when: 'the bore is small, or more than one household uses it',
+  when: 'the pipe is small, or more than one household uses it',
   then: 'the same roots matter more',
   because: 'less is left to pass through, and more has to',
   conclude: (scene) => {

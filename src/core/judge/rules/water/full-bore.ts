@@ -7,9 +7,9 @@ import { damsOf } from './dams';
 export const fullBore: Rule = {
   number: 9,
   id: 'full-bore',
-  when: 'a verified sag fills the bore',
+  when: 'a verified sag fills the pipe',
   then: 'it has failed whatever its length: replace the whole stretch to grade, then scope again',
-  because: 'a bore that stays full passes no air and drops everything that it carries',
+  because: 'a pipe that stays full passes no air and drops everything that it carries',
   conclude: (scene) =>
     findingsOf(scene, 'standing-water')
       .filter(
@@ -18,7 +18,7 @@ export const fullBore: Rule = {
       )
       .filter((pool) => damsOf(scene, pool).length === 0)
       .flatMap((pool) => [
-        reason(pool, 'the bore stays full, which fails whatever its length'),
+        reason(pool, 'the pipe stays full, which fails whatever its length'),
         advice(pool, 'Replace the whole stretch to grade, and have it looked at again afterwards.'),
       ]),
 };

@@ -25,7 +25,7 @@ export type DefectEntry = EntryBase & {
   readonly depthIn?: number;
   /** Depth of standing water ÷ bore. */
   readonly fillRatio?: number;
-  /** Share of the bore's area, or of the diameter for deformation and intruding taps. */
+  /** Share of the pipe's area, or of the diameter for deformation and intruding taps. */
   readonly extentRatio?: number;
   readonly offsetIn?: number;
   readonly gapIn?: number;

@@ -51,7 +51,7 @@ export const drawGasket: DrawThing = (sink, thing, site, random) => {
   if (thing.kind !== 'defect') return;
   const { clockFrom = 11, clockTo = 1.5 } = thing.what;
   const { radiusFt } = site.frame(thing.fromFt);
-  // The steel band beside it, rusted, round all of the bore.
+  // The steel band beside it, rusted, round all of the pipe.
   const ring = (atFt: number) =>
     Array.from({ length: 37 }, (_, part) => site.inBore(atFt, part / 3, 0.99));
   sink.tube(ring(thing.fromFt - 0.1), () => 0.008, [0.62, 0.36, 0.16], { sides: 4, gloss: 0.5 });

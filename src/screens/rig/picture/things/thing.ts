@@ -10,7 +10,7 @@ export type Site = {
   readonly frame: (atFt: number) => Frame;
   /** A point a little inside the wall, by `inFt`. */
   readonly onWall: (atFt: number, clock: number, inFt?: number) => Vector3;
-  /** A point at a share of the bore's radius from its middle. */
+  /** A point at a share of the pipe's radius from its middle. */
   readonly inBore: (atFt: number, clock: number, share: number) => Vector3;
 };
 

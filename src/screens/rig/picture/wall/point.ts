@@ -4,7 +4,7 @@ import { rise } from '../noise';
 /** A colour as it looks in white light, each part 0 to 1. */
 export type Colour = readonly [red: number, green: number, blue: number];
 
-/** A point of the bore's surface, worked on by one effect after another. */
+/** A point of the pipe's surface, worked on by one effect after another. */
 export type WallPoint = {
   /** Distance from the rim along the way, feet. */
   atFt: number;
@@ -12,7 +12,7 @@ export type WallPoint = {
   clock: number;
   /** Bore's own radius, feet. */
   boreFt: number;
-  /** Distance of the surface from the middle of the bore, feet. */
+  /** Distance of the surface from the middle of the pipe, feet. */
   radiusFt: number;
   /** How far the surface is drawn along the way, feet. */
   alongFt: number;

@@ -82,7 +82,7 @@ export const collapseWall: WallEffect = (point, thing) => {
   if (share <= 0) return;
   const [x, y, z] = inSpace(point, 7);
   const lump = rough3(x, y, z);
-  // The crown has come down on the invert: a heap of soil and pieces that closes nearly all of the bore.
+  // The crown has come down on the invert: a heap of soil and pieces that closes nearly all of the pipe.
   const closed = 0.72 + 0.28 * rise(-0.5, 0.7, upOf(point.clock));
   point.radiusFt -= share * point.boreFt * closed * (0.62 + 0.45 * lump);
   const { apart, own } = stones3(x * 1.3, y * 1.3, z * 1.3);

@@ -71,7 +71,7 @@ export function edgesOf(path: RigPath): Edge[] {
   });
 }
 
-/** Shapes the surface of the bore of one way. */
+/** Shapes the surface of the pipe of one way. */
 export type WallShaper = {
   /** The surface at a distance from the rim and a clock; the same object each time, overwritten. */
   readonly at: (atFt: number, clock: number) => WallPoint;
