@@ -159,7 +159,7 @@ export function requestSheetOf(site: Site, plan: Plan): RequestSheet {
         ? []
         : [
             'Price each item by itself, with its length.',
-            'Say what is included: cleaning first, reopening of tees, permits, putting back the surface, trench protection, the video after.',
+            'Say what is included: cleaning first, reopening of tees, permits, surface restoration, trench protection, the video after.',
             'Say what would make it dearer, and what you would do then.',
           ],
   };

@@ -52,7 +52,7 @@ export function composeQuestions(plan: Plan): string[] {
     ...(tees.length > 0 ? ['How will you open the side pipes again after the pipe is lined?'] : []),
     ...(changes
       ? [
-          'What is in the price: cleaning, permit, putting back the ground, and the video after?',
+          'What is in the price: cleaning, permit, restoring the surface, and the video after?',
           'What would make it cost more, and what would you do then?',
         ]
       : []),

@@ -252,7 +252,7 @@ function composeFinding(
     remarks.push(`Sized by eye, so ${finding.range[0]} to ${finding.range[1]}.`);
   }
   for (const { text } of finding.provisos) remarks.push(`This may change: ${text}.`);
-  if (finding.courtesy) remarks.push('Outside the agreed scope. Told as a courtesy.');
+  if (finding.courtesy) remarks.push('Outside the agreed scope. For information only.');
   return {
     kind: 'finding',
     id: finding.id,

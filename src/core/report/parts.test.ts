@@ -177,7 +177,7 @@ describe('remarks beside a finding', () => {
       remarks(defect('crack', { form: 'open' }), {}, [
         { kind: 'feature', feature: 'wall', readingFt: 40 },
       ]),
-      /Told as a courtesy/,
+      /For information only/,
     ],
   ])('%s', (_, text, expected) => {
     expect(text).toMatch(expected);

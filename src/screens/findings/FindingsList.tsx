@@ -72,6 +72,6 @@ function listMarks({ provisional, stale, ruling, courtesy, review, causes }: Fin
     ruling !== null && 'your word',
     provisional && 'provisional',
     causes.length > 1 && 'causes compete',
-    courtesy && 'courtesy',
+    courtesy && 'for information only',
   ].filter((mark) => mark !== false);
 }

@@ -93,7 +93,7 @@ export function PlanCard(props: Props) {
                     </em>
                   )}
                 </td>
-                <td>{work.cost.high === 0 ? 'no charge' : sayRange(work.cost)}</td>
+                <td>{work.cost.high === 0 ? 'no fee included' : sayRange(work.cost)}</td>
               </tr>
             ))}
           </tbody>

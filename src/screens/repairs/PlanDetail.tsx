@@ -136,7 +136,7 @@ function WorkLines({
       </h3>
       <p className={styles['hint']}>{facts.join(' · ')}</p>
       {work.lines.length === 0 ? (
-        <p className={styles['hint']}>No charge is reckoned.</p>
+        <p className={styles['hint']}>No fee included.</p>
       ) : (
         <table className={styles['lines']}>
           <caption className="hidden-visually">What {method.name.toLowerCase()} costs</caption>

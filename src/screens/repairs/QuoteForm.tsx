@@ -24,7 +24,7 @@ const INCLUDES: Readonly<Record<QuoteInclude, string>> = {
   abatement: 'asbestos abatement',
   permit: 'permit',
   'right-of-way': 'permit beyond the property line',
-  restoration: 'putting back the surface',
+  restoration: 'surface restoration',
   marks: 'utility marks',
   shoring: 'trench protection',
   proof: 'camera proof after',

@@ -10,7 +10,7 @@ export const outsideScope: Check = {
       .filter(({ courtesy }) => courtesy)
       .map((finding) => ({
         message: `Finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, lies outside the agreed scope; it is told as a courtesy.`,
-        action: 'Widen the scope of the job, or leave it as a courtesy.',
+        action: 'Widen the scope of the job, or leave it for information only.',
         runIds: finding.runIds,
         entryIds: finding.entryIds,
       })),

@@ -4,8 +4,8 @@ import { methodOf } from './method';
 /** A new way round the house leaves the old pipe in the ground: nothing of it is cut. */
 export const reroute = methodOf({
   id: 'reroute',
-  name: 'Lay a new way round',
-  verb: 'Lay a new way round',
+  name: 'Reroute in new pipe',
+  verb: 'Reroute in new pipe',
   role: 'replace',
   order: 43,
   lifeYears: 70,
