@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { meanKeys, TYPED_SCOPE, withFootage } from '#core/testing/typed-scope';
 import { scoreHeldOut } from './callouts/score';
@@ -119,6 +119,7 @@ ${table(callouts)}
 Keys pressed for an observation, Enter included, mean of thirty from one scope (\`src/core/testing/typed-scope.ts\`):
 
 ${table(keys)}
-`;
+
+${readFileSync('bench/mutation.md', 'utf8')}`;
 writeFileSync('docs/benchmarks.md', text);
 console.log(text);
