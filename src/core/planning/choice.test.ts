@@ -1,27 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
 import type { Inspection } from '../model/job/inspection';
-import { assessmentOf, type Said } from '../testing/build';
+import { type Said } from '../testing/build';
 import { demoInspection } from '../testing/demo-inspections';
+import { alder, locate, repair, zone } from '../testing/repairs';
 import { defect, pool } from '../testing/rules';
 import { addWhatComesFirst, planOwn, workFor } from './own-plan';
 import { evidenceOfPlan, repairOf, withOwnPlan } from './repair';
-const zone = (name: string, readingFt: number): Said => ({
-  kind: 'zone',
-  side: 'far',
-  zone: name,
-  readingFt,
-});
-const repair = (said: readonly Said[], changes: Parameters<typeof assessmentOf>[1] = {}) =>
-  repairOf(assessmentOf(said, changes));
-const alder = () => repairOf(assess(demoInspection('alder-bend')));
-const locate = (readingFt: number, depthIn: number, groundIn: number): Said => ({
-  kind: 'locate',
-  readingFt,
-  depthIn,
-  groundIn,
-});
-
 describe('a choice in place of the pick', () => {
   const chosen = (evidence: readonly string[]): Inspection => {
     const first = demoInspection('alder-bend');

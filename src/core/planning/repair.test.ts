@@ -1,27 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
-import { assessmentOf, CLAY, type Said } from '../testing/build';
+import { CLAY, type Said } from '../testing/build';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
+import { alder, locate, repair, zone } from '../testing/repairs';
 import { defect, lineIn } from '../testing/rules';
 import { cautionsOfPlan } from './cautions';
 import { atHorizon, repairOf } from './repair';
 import { requestSheetOf } from './request';
-
-const zone = (name: string, readingFt: number): Said => ({
-  kind: 'zone',
-  side: 'far',
-  zone: name,
-  readingFt,
-});
-const repair = (said: readonly Said[], changes: Parameters<typeof assessmentOf>[1] = {}) =>
-  repairOf(assessmentOf(said, changes));
-const alder = () => repairOf(assess(demoInspection('alder-bend')));
-const locate = (readingFt: number, depthIn: number, groundIn: number): Said => ({
-  kind: 'locate',
-  readingFt,
-  depthIn,
-  groundIn,
-});
 
 describe.each(DEMO_NAMES)('%s', (name) => {
   const all = repairOf(assess(demoInspection(name)));

@@ -1,5 +1,5 @@
 import { totalFt } from '../base/interval';
-import { roundTo } from '../base/numbers';
+import { roundTo, SMALL_NUMBERS } from '../base/numbers';
 import { accessOf } from '../catalogue/access/kinds';
 import { buyerWordsOf } from '../catalogue/defects/kinds';
 import { sayFeet } from '../catalogue/say-size';
@@ -14,19 +14,7 @@ import { sayPipeAbove, sayPlace } from './place';
 import { failedOutside, listUnsettled } from './unsettled';
 import { END_WORDS } from './words';
 
-const COUNTS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-];
+const COUNTS = ['no', ...SMALL_NUMBERS.slice(1, 11)];
 
 /** A small count in words. */
 export function sayCount(count: number): string {

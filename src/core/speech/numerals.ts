@@ -1,31 +1,9 @@
-import { roundTo } from '../base/numbers';
+import { roundTo, SMALL_NUMBERS } from '../base/numbers';
 import type { Token } from './lex';
 
-const ONES = [
-  'zero',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-  'thirteen',
-  'fourteen',
-  'fifteen',
-  'sixteen',
-  'seventeen',
-  'eighteen',
-  'nineteen',
-];
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 const VALUE: ReadonlyMap<string, number> = new Map([
-  ...ONES.map((word, value) => [word, value] as const),
+  ...SMALL_NUMBERS.map((word, value) => [word, value] as const),
   ...TENS.map((word, index) => [word, 20 + 10 * index] as const),
 ]);
 const PARTS: ReadonlyMap<string, number> = new Map([

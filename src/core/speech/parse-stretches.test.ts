@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { type Entry } from '../model/log/entry';
 import { entries, type Said } from '../testing/build';
-import type { CalloutContext } from './draft';
+import { calloutContext, draftsOf, firstDraft } from '../testing/callouts';
 import { parseCallout } from './parse';
 import { readLine } from './read-line';
-
-const context = (changes: Partial<CalloutContext> = {}): CalloutContext => ({
-  counterFt: 20,
-  pass: 'out',
-  boreHereIn: 4,
-  standing: [],
-  openIds: new Set(),
-  ...changes,
-});
-const draftsOf = (text: string, changes: Partial<CalloutContext> = {}) =>
-  parseCallout(text, context(changes))!.drafts;
-const first = (text: string, changes: Partial<CalloutContext> = {}) => draftsOf(text, changes)[0]!;
 
 describe('stretches', () => {
   const open = entries({
@@ -56,7 +44,7 @@ describe('stretches', () => {
   it('"can see now" closes an open unseen stretch, or takes back one that was passed', () => {
     const blind = entries({ kind: 'unseen', cause: 'murky', readingFt: 43, open: true } as Said);
     expect(
-      first('can see now', { standing: blind, openIds: new Set(['e1']), counterFt: 50 }),
+      firstDraft('can see now', { standing: blind, openIds: new Set(['e1']), counterFt: 50 }),
     ).toMatchObject({ kind: 'close', closes: 'e1', readingFt: 50 });
     const passed = entries({
       kind: 'unseen',
@@ -64,7 +52,7 @@ describe('stretches', () => {
       readingFt: 43,
       toReadingFt: 50,
     } as Said);
-    expect(first('can see now 45', { standing: passed })).toMatchObject({
+    expect(firstDraft('can see now 45', { standing: passed })).toMatchObject({
       kind: 'retract',
       retracts: 'e1',
     });
@@ -98,11 +86,13 @@ describe('corrections', () => {
     ['undo', { kind: 'retract', retracts: 'e3' }],
     ['roots 57 10%', { defect: 'roots', readingFt: 57, replaces: 'e3' }],
   ])('%s', (text, expected) => {
-    expect(first(text, { standing: log })).toMatchObject(expected);
+    expect(firstDraft(text, { standing: log })).toMatchObject(expected);
   });
 
   it('leaves no old size behind when the thing itself was wrong', () => {
-    expect(first('correct 31 crack hairline', { standing: log })).not.toHaveProperty('extentRatio');
+    expect(firstDraft('correct 31 crack hairline', { standing: log })).not.toHaveProperty(
+      'extentRatio',
+    );
   });
 
   it.each<[string, 'out' | 'back', Record<string, unknown>]>([
@@ -114,7 +104,7 @@ describe('corrections', () => {
     ['correct 9.5 asbestos cement this side', 'back', { pass: 'out', side: 'near' }],
     ['correct 9.5 6 in asbestos cement', 'back', { side: 'far', diameterIn: 6 }],
   ])('keep place, pass, side and size unless they say otherwise: %s', (text, pass, expected) => {
-    expect(first(text, { standing: log, pass, counterFt: 12, boreHereIn: 8 })).toMatchObject(
+    expect(firstDraft(text, { standing: log, pass, counterFt: 12, boreHereIn: 8 })).toMatchObject(
       expected,
     );
   });
@@ -125,7 +115,7 @@ describe('corrections', () => {
       { kind: 'flag', readingFt: 50, note: 'wobbly thingummy' },
       { kind: 'flag', readingFt: 55 },
     );
-    const settles = (text: string) => first(text, { standing: flags }).replaces;
+    const settles = (text: string) => firstDraft(text, { standing: flags }).replaces;
     expect(settles('roots 20% 30.5')).toBe('e1');
     expect(settles('offset half inch at 30.5')).toBeUndefined();
     expect(settles('roots 20% 50')).toBeUndefined();
@@ -139,13 +129,13 @@ describe('corrections', () => {
     'roots 7000 20%',
     'locate 30 70 ft',
   ])('asks about what cannot be, and logs nothing: %s', (text) => {
-    const read = readLine(text, context({ boreHereIn: 4 }))!;
+    const read = readLine(text, calloutContext({ boreHereIn: 4 }))!;
     expect(read.drafts).toEqual([]);
     expect(read.missing.length).toBeGreaterThan(0);
   });
 
   it('keeps as a flag a correction of nothing', () => {
-    expect(parseCallout('correct 88 clay', context({ standing: log }))).toMatchObject({
+    expect(parseCallout('correct 88 clay', calloutContext({ standing: log }))).toMatchObject({
       understood: false,
       drafts: [{ kind: 'flag', readingFt: 88 }],
     });

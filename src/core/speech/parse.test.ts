@@ -1,20 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { checkEntry } from '../model/log/entry.schema';
 import { logged, minute } from '../testing/build';
-import type { CalloutContext } from './draft';
+import { calloutContext, firstDraft } from '../testing/callouts';
 import { parseCallout } from './parse';
-
-const context = (changes: Partial<CalloutContext> = {}): CalloutContext => ({
-  counterFt: 20,
-  pass: 'out',
-  boreHereIn: 4,
-  standing: [],
-  openIds: new Set(),
-  ...changes,
-});
-const draftsOf = (text: string, changes: Partial<CalloutContext> = {}) =>
-  parseCallout(text, context(changes))!.drafts;
-const first = (text: string, changes: Partial<CalloutContext> = {}) => draftsOf(text, changes)[0]!;
 
 describe('parseCallout', () => {
   it.each<[string, Record<string, unknown>]>([
@@ -144,18 +132,18 @@ describe('parseCallout', () => {
     ['twenty seven point five clay', { kind: 'material', readingFt: 27.5 }],
     ['crack at one hundred and four', { defect: 'crack', readingFt: 104 }],
   ])('%s', (text, expected) => {
-    const draft = first(text);
+    const draft = firstDraft(text);
     expect(draft).toMatchObject(expected);
     expect(checkEntry(logged(draft, 'x', minute(0))).ok).toBe(true);
   });
 
   it('keeps words it does not know as the note, and a call-out it does not know as a flag', () => {
-    expect(first('offset slight 35.5')).toMatchObject({
+    expect(firstDraft('offset slight 35.5')).toMatchObject({
       defect: 'offset',
       readingFt: 35.5,
       note: 'slight',
     });
-    const lost = parseCallout('wobbly thingummy', context())!;
+    const lost = parseCallout('wobbly thingummy', calloutContext())!;
     expect(lost.understood).toBe(false);
     expect(lost.drafts).toEqual([
       { kind: 'flag', pass: 'out', readingFt: 20, note: 'wobbly thingummy' },
@@ -163,16 +151,18 @@ describe('parseCallout', () => {
   });
 
   it('says what is still wanted', () => {
-    const missing = (text: string) => parseCallout(text, context())!.missing;
+    const missing = (text: string) => parseCallout(text, calloutContext())!.missing;
     expect(missing('roots 30')).toEqual(['how much of the pipe']);
     expect(missing('roots 30 20%')).toEqual([]);
     expect(missing('27 clay')).toEqual(['the diameter: taken as 4 in, as before']);
     expect(missing('main')).toEqual(['seen, or located?']);
-    expect(parseCallout('crack', context({ counterFt: null }))!.missing).toContain('the footage');
+    expect(parseCallout('crack', calloutContext({ counterFt: null }))!.missing).toContain(
+      'the footage',
+    );
   });
 
   it('is silent for an empty line, and never throws or loses text', () => {
-    expect(parseCallout('   ', context())).toBeNull();
+    expect(parseCallout('   ', calloutContext())).toBeNull();
     for (const text of [
       '<script>alert(1)</script>',
       '%%%',
@@ -183,7 +173,7 @@ describe('parseCallout', () => {
       '🪨 roots',
       'x'.repeat(5000),
     ]) {
-      const read = parseCallout(text, context())!;
+      const read = parseCallout(text, calloutContext())!;
       expect(read.drafts.length + read.missing.length).toBeGreaterThan(0);
     }
   });

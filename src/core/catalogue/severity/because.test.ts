@@ -1,32 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { gradeIn } from '../../testing/facts';
 import type { DefectKind } from '../defects/index';
-import { type DefectFacts, gradeDefect } from './table';
+import { type DefectFacts } from './table';
 
-const PLAIN: Omit<DefectFacts, 'kind'> = {
-  depthIn: null,
-  fillRatio: null,
-  extentRatio: null,
-  offsetIn: null,
-  gapIn: null,
-  lipIn: null,
-  form: null,
-  unreadForm: null,
-  byWord: null,
-  impossible: [],
-  movesWithWater: false,
-  locus: null,
-  holdsDebris: false,
-  soilVisible: false,
-  lengthFt: 5,
-  boreIn: 4,
-  material: 'vitrified-clay',
-  inStandingWater: false,
-  eyeSizeIn: 0.5,
-  eyeShareRatio: 0.1,
-  byEye: false,
-};
-const grade = (kind: DefectKind, facts: Partial<DefectFacts> = {}) =>
-  gradeDefect({ kind, ...PLAIN, ...facts });
+const grade = gradeIn(4);
 const whys = (kind: DefectKind, facts: Partial<DefectFacts> = {}) =>
   grade(kind, facts).because.map(({ rule, text }) => `${rule}: ${text}`);
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { gradeIn } from '../../testing/facts';
 import { type DefectKind, DEFECTS } from '../defects/index';
 import { specOf } from '../defects/kinds';
 import type { DefectForm } from '../forms';
@@ -7,33 +8,9 @@ import { formsOf, readForm } from '../read-form';
 import { SIZE_WORDS, type SizeWord } from '../vocabulary';
 import { SEVERITIES, type Severity } from './grade';
 import { sizesByWord } from './size-words';
-import { type DefectFacts, gradeDefect } from './table';
+import { type DefectFacts } from './table';
 
-const PLAIN: Omit<DefectFacts, 'kind'> = {
-  depthIn: null,
-  fillRatio: null,
-  extentRatio: null,
-  offsetIn: null,
-  gapIn: null,
-  lipIn: null,
-  form: null,
-  unreadForm: null,
-  byWord: null,
-  impossible: [],
-  movesWithWater: false,
-  locus: null,
-  holdsDebris: false,
-  soilVisible: false,
-  lengthFt: 5,
-  boreIn: 6,
-  material: 'vitrified-clay',
-  inStandingWater: false,
-  eyeSizeIn: 0.5,
-  eyeShareRatio: 0.1,
-  byEye: false,
-};
-const grade = (kind: DefectKind, facts: Partial<DefectFacts> = {}) =>
-  gradeDefect({ kind, ...PLAIN, ...facts });
+const grade = gradeIn(6);
 const rank = (severity: Severity) => SEVERITIES.indexOf(severity);
 
 /** Bounds of a size that grades in four, as the table of the trade has them. */

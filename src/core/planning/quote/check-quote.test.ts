@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../assess';
+import { QUOTE_INCLUDES } from '../../model/job/plans';
 import type { QuoteDecision, QuoteLine } from '../../model/job/plans';
 import { assessmentOf, CLAY, type Said } from '../../testing/build';
 import { demoInspection } from '../../testing/demo-inspections';
@@ -13,17 +14,6 @@ const line = (
   toFt: number | null,
   more: Partial<QuoteLine> = {},
 ): QuoteLine => ({ method, fromFt, toFt, lengthFt: null, price: null, ...more });
-const EVERYTHING = [
-  'cleaning',
-  'tees',
-  'abatement',
-  'permit',
-  'right-of-way',
-  'restoration',
-  'marks',
-  'shoring',
-  'proof',
-] as const;
 const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): QuoteDecision => ({
   id: 'Q',
   kind: 'contractor-quote',
@@ -31,7 +21,7 @@ const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): 
   from: 'a contractor',
   total: null,
   lines,
-  includes: EVERYTHING,
+  includes: QUOTE_INCLUDES,
   ...more,
 });
 
@@ -76,7 +66,7 @@ describe('a quote for what the plan asks', () => {
     [
       'names no permits',
       quote(good, {
-        includes: EVERYTHING.filter((one) => !['permit', 'right-of-way'].includes(one)),
+        includes: QUOTE_INCLUDES.filter((one) => !['permit', 'right-of-way'].includes(one)),
       }),
       ['permit', 'right-of-way'],
     ],
@@ -117,7 +107,7 @@ it('wants abatement before asbestos cement is dug out', () => {
     assess(lineIn('asbestos-cement', 6, [{ ...CLAY, kind: 'zone', zone: 'yard' }, defect('hole')])),
   );
   const bare = quote([line('dig', 28, 32)], {
-    includes: EVERYTHING.filter((one) => one !== 'abatement'),
+    includes: QUOTE_INCLUDES.filter((one) => one !== 'abatement'),
   });
   expect(checkQuote(all.site, all.plans[1]!, bare).remarks.map(({ about }) => about)).toContain(
     'abatement',
