@@ -1,3 +1,5 @@
+const kept = new WeakSet<HTMLButtonElement>();
+
 /**
  * A press on a button that is drawn but not awake yet is kept and given back once the part of the page that it
  * stands on is awake: on a slow phone nothing that was pressed is lost, and no form is sent as a bare page would.
@@ -10,6 +12,9 @@ document.addEventListener(
     if (!button || !asleep) return;
     press.preventDefault();
     press.stopPropagation();
+    // Who presses a button again because nothing happens means it once.
+    if (kept.has(button)) return;
+    kept.add(button);
     asleep.addEventListener('astro:hydrate', () => button.click(), { once: true });
   },
   { capture: true },

@@ -22,6 +22,7 @@ export const TRAITS = {
   'never-major': 'no size makes it major by itself',
   'is-stretch': 'a stretch by nature: one end said alone opens it',
   fills: 'it fills part of the pipe, and water passes what is left',
+  'opens-wall': 'the wall or a joint is open there: what leaks may leak by it',
   'lies-on-invert': 'it lies at the bottom and dams the water by its own height',
 } as const;
 

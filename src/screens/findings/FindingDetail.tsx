@@ -72,8 +72,8 @@ export function FindingDetail({ assessment, finding, asked, actions, onDo, onNex
       <p className={styles['seen']}>{describeFinding(finding)}</p>
       <Stale
         stale={finding.stale}
-        onAgain={(id) => onDo('your word was said again', () => actions.sayAgain(finding, id))}
-        onDrop={(id) => onDo('your word was let go', () => actions.drop(id))}
+        onAgain={(id) => onDo('your override was saved again', () => actions.sayAgain(finding, id))}
+        onDrop={(id) => onDo('your override was dropped', () => actions.drop(id))}
       />
       {provisos.length > 0 && (
         <div className={styles['provisos']}>
@@ -180,9 +180,13 @@ export function FindingDetail({ assessment, finding, asked, actions, onDo, onNex
             ].join(' ')}
             finding={finding}
             asked={asked}
-            onKeep={(word) => onDo('your word was kept', () => actions.override(finding, word))}
+            onKeep={(word) =>
+              onDo('your override was saved', () => actions.override(finding, word))
+            }
             onTakeBack={() =>
-              onDo('your word was taken back', () => actions.takeBack(finding, 'override-finding'))
+              onDo('your override was taken back', () =>
+                actions.takeBack(finding, 'override-finding'),
+              )
             }
           />
         </div>

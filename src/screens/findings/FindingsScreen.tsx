@@ -127,7 +127,7 @@ export function FindingsScreen({ stored, preferences, light: storedLight }: Prop
         )}
         <Stale
           stale={orphans}
-          onDrop={(id) => onDo('your word was let go', () => actions.drop(id))}
+          onDrop={(id) => onDo('your override was dropped', () => actions.drop(id))}
         />
         <div className={styles['columns']}>
           <div>

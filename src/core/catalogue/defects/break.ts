@@ -37,6 +37,7 @@ export const breakage: DefectSpec = {
     'stops-camera',
     'holds-waste',
     'said-by-clock',
+    'opens-wall',
   ],
   drawnAs: 'break',
 };

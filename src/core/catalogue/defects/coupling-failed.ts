@@ -25,6 +25,6 @@ export const couplingFailed: DefectSpec = {
   says: ({ facts }) =>
     sayForm(forms, facts, 'The sleeve that joins two pipes has failed.') + saySoil(facts),
   means: 'It can leak and let roots in.',
-  traits: ['structure', 'breaks', 'new-inside-ends', 'said-by-clock'],
+  traits: ['structure', 'breaks', 'new-inside-ends', 'said-by-clock', 'opens-wall'],
   drawnAs: 'gasket',
 };

@@ -35,6 +35,13 @@ export const crack: DefectSpec = {
   severity: byForm('crack', forms, { unsized: 'moderate', soil: 'fails' }),
   says: ({ facts }) => sayForm(forms, facts, 'The pipe wall is cracked.') + saySoil(facts),
   means: 'A crack lets roots in and can grow.',
-  traits: ['structure', 'breaks', 'new-inside-ends', 'rests-on-material', 'said-by-clock'],
+  traits: [
+    'structure',
+    'breaks',
+    'new-inside-ends',
+    'rests-on-material',
+    'said-by-clock',
+    'opens-wall',
+  ],
   drawnAs: 'crack',
 };

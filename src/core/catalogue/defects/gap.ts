@@ -34,6 +34,6 @@ export const gap: DefectSpec = {
       ? 'A joint stands open.'
       : `A joint stands open by ${sayInches(facts.gapIn)}.`) + saySoil(facts),
   means: 'Water can leak out and roots can get in.',
-  traits: ['structure', 'breaks', 'new-inside-ends', 'holds-waste', 'said-by-clock'],
+  traits: ['structure', 'breaks', 'new-inside-ends', 'holds-waste', 'said-by-clock', 'opens-wall'],
   drawnAs: 'gap',
 };

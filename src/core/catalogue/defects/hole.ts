@@ -28,6 +28,13 @@ export const hole: DefectSpec = {
   severity: byForm('hole', forms, { unsized: 'major', soil: 'fails' }),
   says: ({ facts }) => sayForm(forms, facts, 'There is a hole in the pipe wall.') + saySoil(facts),
   means: 'A hole lets soil in and sewage out.',
-  traits: ['structure', 'breaks', 'new-inside-ends', 'rests-on-material', 'said-by-clock'],
+  traits: [
+    'structure',
+    'breaks',
+    'new-inside-ends',
+    'rests-on-material',
+    'said-by-clock',
+    'opens-wall',
+  ],
   drawnAs: 'hole',
 };

@@ -38,6 +38,7 @@ export const offset: DefectSpec = {
     'stops-camera',
     'holds-waste',
     'said-by-clock',
+    'opens-wall',
   ],
   thenAsCause: 'repair the joint',
   drawnAs: 'offset',

@@ -235,12 +235,12 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([defect('exfiltration'), defect('gap', { gapIn: 1, readingFt: 30.5 })]),
       spares: line([defect('exfiltration'), defect('gap', { gapIn: 1, readingFt: 40 })]),
-      says: /it leaks by finding \d, which lies at the same spot/,
+      says: /finding \d lies at the same spot and may be where it leaks/,
     },
     {
       fires: line([defect('exfiltration'), { ...wetGround, readingFt: 25 }]),
       spares: line([defect('exfiltration'), wetGround]),
-      says: /the wet ground over it is a sign that it is not new/,
+      says: /the wet ground over it may be a sign that it has leaked/,
     },
   ],
 };
