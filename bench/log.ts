@@ -71,7 +71,7 @@ export function inspectionWith(count: number): Inspection {
         id: `e${index}`,
         replaces: id,
         at: new Date(startMs + index * 10_000).toISOString(),
-      } as Entry);
+      });
     } else add('back', foot, kinds[Math.floor(random() * kinds.length)]!());
     foot = Math.max(0, foot - lengthFt / (count * 0.58));
   }

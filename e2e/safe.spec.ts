@@ -123,6 +123,7 @@ test('a device without room says so at once, sends from the page, and warns befo
   page,
 }) => {
   await page.addInitScript(() => {
+    // eslint-disable-next-line @typescript-eslint/unbound-method -- called with the store it was called on
     const add = IDBObjectStore.prototype.add;
     IDBObjectStore.prototype.add = function full(this: IDBObjectStore, ...given) {
       if ((window as { isFull?: boolean }).isFull && this.name === 'changes')

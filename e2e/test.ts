@@ -21,7 +21,8 @@ export const test = base.extend<object, { served: string }>({
   ],
   baseURL: ({ served }, use) => use(served),
   page: async ({ page }, use) => {
-    const { goto, reload } = page;
+    const goto = page.goto.bind(page);
+    const reload = page.reload.bind(page);
     const awake = async () => {
       await page.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
       // React wakes a part bit by bit, and rests when all of it is awake.
@@ -30,12 +31,12 @@ export const test = base.extend<object, { served: string }>({
       );
     };
     page.goto = async (...args) => {
-      const response = await goto.apply(page, args);
+      const response = await goto(...args);
       await awake();
       return response;
     };
     page.reload = async (...args) => {
-      const response = await reload.apply(page, args);
+      const response = await reload(...args);
       await awake();
       return response;
     };

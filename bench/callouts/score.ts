@@ -22,9 +22,7 @@ const ALWAYS = ['pass', 'note'];
 
 const isSame = (field: string, got: unknown, want: unknown): boolean =>
   PROSE.includes(field)
-    ? String(got ?? '')
-        .toLowerCase()
-        .includes(String(want).toLowerCase())
+    ? (typeof got === 'string' ? got : '').toLowerCase().includes(String(want).toLowerCase())
     : typeof want === 'number' && typeof got === 'number'
       ? Math.abs(got - want) < 0.006
       : got === want;

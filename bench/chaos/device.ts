@@ -26,6 +26,7 @@ const OWN = ['frontFaces', 'bathrooms', 'households'][Number(number)]!;
 const PNG = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
 const realNow = Date.now.bind(Date);
 const realFetch = globalThis.fetch;
+// eslint-disable-next-line @typescript-eslint/unbound-method -- called with the store it was called on
 const realAdd = IDBObjectStore.prototype.add;
 let clockMs = 0;
 let isWild = true;
@@ -43,7 +44,7 @@ globalThis.fetch = async (path, init) => {
   }
   const headers = new Headers(init?.headers);
   headers.set('origin', base);
-  return realFetch(`${base}${String(path)}`, { ...init, headers });
+  return realFetch(`${base}${path as string}`, { ...init, headers });
 };
 IDBObjectStore.prototype.add = function add(
   this: IDBObjectStore,
@@ -101,7 +102,7 @@ async function act(): Promise<void> {
   const dice = random();
   const shown = await screen();
   if (dice < 0.7) {
-    const drafts = [{ kind: 'note', note: `${number}`, pass: 'out', readingFt: 1 } as const];
+    const drafts = [{ kind: 'note', note: number, pass: 'out', readingFt: 1 } as const];
     const made = entriesOf(shown, 'R1', drafts, Date.now());
     entries.push(...made.map(({ id }) => id));
     const changes = made.map((entry) => ({ what: 'entry', runId: 'R1', entry }) as const);
@@ -166,6 +167,7 @@ process.on('message', (message) => {
       .then(screen)
       .then((shown) => process.send!({ screen: shown }));
 });
+// eslint-disable-next-line @typescript-eslint/no-unnecessary-condition -- a message sets it meanwhile
 while (!isOver) {
   await act();
   await pause(10 + random() * 60);

@@ -104,7 +104,9 @@ async function chaos(): Promise<string[]> {
     const { field, value } = report.own;
     const there = (file.property as Record<string, unknown>)[field];
     if (value !== undefined && there !== value)
-      faults.push(`device ${number}: ${field} is ${String(there)}, said ${String(value)}`);
+      faults.push(
+        `device ${number}: ${field} is ${JSON.stringify(there)}, said ${JSON.stringify(value)}`,
+      );
     for (const { id, sha256 } of report.stills) {
       const answer = await fetch(`${server.base}/api/jobs/${JOB}/media/${id}`);
       const bytes = Buffer.from(await answer.arrayBuffer());

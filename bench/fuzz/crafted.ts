@@ -6,7 +6,7 @@ export type Crafted = { readonly name: string; readonly type: string; readonly b
 
 const MEGABYTE = 1024 * 1024;
 const alder = readFileSync('demo/alder-bend.chert.json', 'utf8');
-type Json = Record<string, any>; // eslint-disable-line @typescript-eslint/no-explicit-any -- taken apart at will
+type Json = Record<string, any>;
 const fresh = (): Json => JSON.parse(alder) as Json;
 const text = (value: string) => new TextEncoder().encode(value);
 const json = (name: string, value: unknown): Crafted => ({

@@ -37,13 +37,11 @@ function sayTo(inspection: Inspection, grainFt: number): Inspection {
   const coarse = (entry: Entry): Entry =>
     entry.readingFt === null
       ? entry
-      : ({
+      : {
           ...entry,
           readingFt: round(entry.readingFt),
-          ...('toReadingFt' in entry && entry.toReadingFt !== undefined
-            ? { toReadingFt: round(entry.toReadingFt) }
-            : {}),
-        } as Entry);
+          ...('toReadingFt' in entry ? { toReadingFt: round(entry.toReadingFt) } : {}),
+        };
   return {
     ...inspection,
     runs: inspection.runs.map((run) => ({ ...run, entries: run.entries.map(coarse) })),

@@ -38,7 +38,7 @@ function furnish(line: TruthLine, seed: number): TruthLine {
       feature,
       atFt: Math.round(atFt * 10) / 10,
       clock: random.oneOf([2, 3, 9, 10]),
-    } as TruthFeature;
+    };
   });
   const isFree = ({ atFt }: TruthFeature) =>
     line.features.every((one) => Math.abs(one.atFt - atFt) > 1.5);

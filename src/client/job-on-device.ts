@@ -58,7 +58,7 @@ export function entriesOf(
     lastMs = atMs;
     const at = localInstant(new Date(atMs));
     const own = deviceAtMs === null ? {} : { deviceAt: localInstant(new Date(deviceAtMs)) };
-    return { id: ulid(), at, ...own, ...draft } as Entry;
+    return { id: ulid(), at, ...own, ...draft };
   });
 }
 

@@ -18,7 +18,7 @@ export type Sender = {
 /** Only one tab of this device sends a job's changes at a time, so that they arrive in order. */
 async function alone<T>(jobId: string, act: () => Promise<T>): Promise<T> {
   if (!('locks' in navigator)) return act();
-  return (await navigator.locks.request(`chert-send-${jobId}`, act)) as T;
+  return await navigator.locks.request(`chert-send-${jobId}`, act);
 }
 
 /**
@@ -46,6 +46,7 @@ export function startSender(
       .then((id) => alone(jobId, () => sendWaiting(jobId, id, onTaken)))
       .catch((error: unknown): Outcome => ({ state: 'unreachable', why: String(error) }));
     isSending = false;
+    // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition -- it may have been stopped while this waited
     if (isStopped) return;
     if (outcome.state !== 'sent') {
       const why = outcome.state === 'unreachable' && outcome.why ? { why: outcome.why } : {};

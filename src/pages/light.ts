@@ -7,7 +7,8 @@ export const POST: APIRoute = async ({ request, cookies, redirect }) => {
   const form = await request.formData().catch(() => null);
   const light = form?.get('light') === 'crawlspace' ? 'crawlspace' : 'daylight';
   cookies.set('light', light, { path: '/', maxAge: YEAR_S, sameSite: 'lax' });
-  const back = String(form?.get('back') ?? '/');
+  const wanted = form?.get('back');
+  const back = typeof wanted === 'string' ? wanted : '/';
   // Only a path of this site: "//elsewhere" would be another host.
   return redirect(/^\/(?![/\\])/.test(back) ? back : '/', 303);
 };

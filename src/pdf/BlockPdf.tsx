@@ -71,7 +71,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
           <FlakePdf severity={block.severity} number={block.number} />
           {block.photoId &&
             (stills.has(block.photoId) ? (
-              <Image src={stills.get(block.photoId)!} style={styles.still} />
+              <Image src={stills.get(block.photoId)} style={styles.still} />
             ) : (
               <Text style={styles.remark}>{GONE}</Text>
             ))}
@@ -138,7 +138,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
             {block.pictures.map(({ photoId, caption }) => (
               <View key={photoId} style={styles.picture} wrap={false}>
                 {stills.has(photoId) ? (
-                  <Image src={stills.get(photoId)!} style={styles.pictureImage} />
+                  <Image src={stills.get(photoId)} style={styles.pictureImage} />
                 ) : (
                   <Text style={styles.remark}>{GONE}</Text>
                 )}
@@ -225,7 +225,7 @@ function FlakePdf({
         y={19.5}
         textAnchor="middle"
         fill="#ffffff"
-        style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 } as never}
+        style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 }}
       >
         {String(number)}
       </Text>

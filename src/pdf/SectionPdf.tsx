@@ -90,7 +90,7 @@ function Shape({ primitive, index }: { readonly primitive: Primitive; readonly i
           y={n(primitive.at.y)}
           textAnchor={primitive.anchor}
           fill={fill}
-          style={style as never}
+          style={style}
         >
           {primitive.text}
         </Text>

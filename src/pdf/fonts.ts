@@ -49,7 +49,7 @@ function register(subset: Subset): string {
     src: fileOf(subset, fontWeight),
     fontWeight,
   }));
-  Font.register({ family, fonts: fonts as never });
+  Font.register({ family, fonts: fonts });
   return family;
 }
 
@@ -101,7 +101,7 @@ export function familiesFor(text: string): Families {
   // Words are not broken where it can be helped: footages and names must be found as they are.
   Font.registerHyphenationCallback(breakLong);
   const more = new Map<string, Subset>();
-  for (const point of new Set([...text].map((sign) => sign.codePointAt(0) ?? 0))) {
+  for (const point of new Set(Array.from(text, (sign) => sign.codePointAt(0) ?? 0))) {
     if (point < 0x20 || WORDS.some((subset) => hasLetter(subset, point))) continue;
     const subset = subsetWith(point);
     if (subset) more.set(nameOf(subset), subset);
@@ -115,7 +115,7 @@ const LONG_WORD = 24;
 const PIECE = 8;
 
 function breakLong(word: string): string[] {
-  const signs = [...word];
+  const signs = Array.from(word);
   if (signs.length <= LONG_WORD) return [word];
   const pieces: string[] = [];
   for (let at = 0; at < signs.length; at += PIECE)

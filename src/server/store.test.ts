@@ -90,7 +90,7 @@ describe('the store', () => {
   });
 
   it('stores an entry sent twice once, and nothing of a batch with a taken id', () => {
-    storeInspection(db, { ...demo(), runs: [] } as Inspection, NOW);
+    storeInspection(db, { ...demo(), runs: [] }, NOW);
     const { entries: _, ...setup } = demo().runs[0]!;
     addPart(db, 'runs', 'demo-alder-bend', setup);
     const append = (...entries: Entry[]) =>

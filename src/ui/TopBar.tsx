@@ -1,4 +1,4 @@
-import type { FormEvent, ReactNode } from 'react';
+import type { ReactNode, SyntheticEvent } from 'react';
 import styles from './TopBar.module.css';
 import { Wordmark } from './Wordmark';
 
@@ -82,7 +82,7 @@ function LightSwitch({
   readonly onLight: ((light: Light) => void) | undefined;
 }) {
   const other: Light = light === 'daylight' ? 'crawlspace' : 'daylight';
-  const submit = (event: FormEvent) => {
+  const submit = (event: SyntheticEvent) => {
     if (!onLight) return;
     event.preventDefault();
     onLight(other);

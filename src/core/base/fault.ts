@@ -38,7 +38,8 @@ export function sayGot(value: unknown): string {
   if (typeof value === 'number') return String(value);
   if (Array.isArray(value)) return `a list of ${value.length}`;
   if (value !== null && typeof value === 'object') return 'an object';
-  const text = JSON.stringify(value) ?? String(value);
+  if (typeof value === 'function' || typeof value === 'symbol') return `a ${typeof value}`;
+  const text = JSON.stringify(value);
   return text.length > 80 ? `${text.slice(0, 77)}…"` : text;
 }
 

@@ -134,7 +134,9 @@ export function countJsonValues(text: string): number {
   return values;
 }
 
-const [QUOTE, BACKSLASH, COMMA, BRACKET, BRACE] = [...'"\\,[{'].map((sign) => sign.charCodeAt(0));
+const [QUOTE, BACKSLASH, COMMA, BRACKET, BRACE] = Array.from('"\\,[{', (sign) =>
+  sign.charCodeAt(0),
+);
 
 /** Puts things on a stack so that the first comes off first. */
 function pushAll<T>(

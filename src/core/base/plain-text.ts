@@ -48,11 +48,12 @@ function plainList(list: readonly unknown[]): object {
 }
 
 function plainObject(object: object): object {
-  let isSame = true;
-  const fields = Object.entries(object).map(([name, value]) => {
-    const field = [plainText(name), IDS.test(name) ? value : plainOf(value)] as const;
-    isSame &&= field[0] === name && field[1] === value;
-    return field;
-  });
+  const given: readonly (readonly [string, unknown])[] = Object.entries(object);
+  const fields = given.map(
+    ([name, value]) => [plainText(name), IDS.test(name) ? value : plainOf(value)] as const,
+  );
+  const isSame = fields.every(
+    ([name, value], at) => name === given[at]![0] && value === given[at]![1],
+  );
   return isSame ? object : Object.fromEntries(fields);
 }

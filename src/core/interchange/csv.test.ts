@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { readCsv, readNumber, writeCsv } from './csv';
 
 const cell = fc
-  .string({ maxLength: 12, unit: fc.constantFrom(...'ab,;"\n\t\'=+-@ 1€') })
+  .string({ maxLength: 12, unit: fc.constantFrom(...Array.from('ab,;"\n\t\'=+-@ 1€')) })
   .map((text) => text.trim());
 
 describe('CSV', () => {

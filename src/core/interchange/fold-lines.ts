@@ -14,7 +14,7 @@ function foldLine(line: string): string {
       pieces.push(' ');
       octets = 1;
     }
-    pieces[pieces.length - 1] += sign;
+    pieces.push((pieces.pop() ?? '') + sign);
     octets += size;
   }
   return pieces.join('\r\n');

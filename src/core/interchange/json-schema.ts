@@ -55,8 +55,7 @@ function convert(described: Described, key = ''): Json {
   return base;
 }
 
-const describeSchema = (schema: Joi.Schema, key?: string) =>
-  convert(schema.describe() as Described, key);
+const describeSchema = (schema: Joi.Schema, key?: string) => convert(schema.describe(), key);
 
 /** The JSON Schema of the inspection file, made from the schemas that Chert itself checks by. */
 export function inspectionJsonSchema(): Json {

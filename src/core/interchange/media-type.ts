@@ -8,7 +8,7 @@ type Signature = {
   readonly bytes: readonly number[];
 };
 
-const text = (said: string) => [...said].map((letter) => letter.charCodeAt(0));
+const text = (said: string) => Array.from(said, (letter) => letter.charCodeAt(0));
 
 /** First bytes as the formats' own specifications give them. */
 const SIGNATURES: readonly Signature[] = [

@@ -60,7 +60,7 @@ export function writeObservations(assessment: Assessment): string {
             finding: finding?.number ?? null,
             grade: finding?.severity ?? null,
             action: finding?.action ?? null,
-            call_out: writeCallout(whole as Entry, 'out'),
+            call_out: writeCallout(whole, 'out'),
           };
         }),
     ),

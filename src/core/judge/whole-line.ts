@@ -27,14 +27,15 @@ export function pictureWholeLine(
   findings: readonly Finding[],
   { yearBuilt }: Pick<Property, 'yearBuilt'>,
 ): WholeLine {
-  const feet = { original: new Map(), renewed: new Map(), untold: new Map() } as const;
+  const none = () => new Map<Material, number>();
+  const feet = { original: none(), renewed: none(), untold: none() };
   for (const segment of lateral.segments) {
     const { material, lined } = segment;
     const usual = materialOf(material).service;
     const isNewer = yearBuilt !== undefined && usual !== null && usual.laid.from > yearBuilt;
     const era =
       lined || isNewer ? 'renewed' : yearBuilt === undefined || !usual ? 'untold' : 'original';
-    const known: Map<Material, number> = feet[era];
+    const known = feet[era];
     known.set(material, (known.get(material) ?? 0) + lengthFt(segment));
   }
   const list = (known: ReadonlyMap<Material, number>) =>

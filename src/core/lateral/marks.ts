@@ -44,7 +44,7 @@ export function readMarks<K extends 'material' | 'zone', T>(
     const inRiser: { alongFt: number; sighting: BoundarySighting<T> }[] = [];
     axis.log.standing.forEach((standing, order) => {
       if (standing.kind !== kind) return;
-      const entry: BoundaryEntry = standing as Boundary<K>;
+      const entry: BoundaryEntry = standing;
       const point = pointSighting(axis, entry);
       const alongFt = alongOfBoundary(axis, entry);
       if (alongFt < 0 && entry.side === 'near') return;

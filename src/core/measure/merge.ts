@@ -144,7 +144,7 @@ function nearestOf<S extends Sighting>(
   return found;
 }
 
-function isMixed<S extends Sighting>(groups: readonly S[][]): boolean {
+function isMixed(groups: readonly (readonly Sighting[])[]): boolean {
   const [first] = groups[0]!;
   return groups.some((group) => group.some(({ axis }) => axis !== first!.axis));
 }

@@ -19,7 +19,7 @@ describe('a choice in place of the pick', () => {
           reason: 'the seller pays',
           planId: 'fix-failing',
           evidence,
-        } as never,
+        },
       ],
     };
   };

@@ -223,7 +223,7 @@ export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allow
     options: ways.map(({ method, fromFt, toFt }): Option => {
       const trade = used.findIndex((one) => one.method === method && one.lineId === lineId);
       nextFt[trade] = Math.min(nextFt[trade]!, fromFt);
-      return { trade, fromFt: nextFt[trade]!, toFt };
+      return { trade, fromFt: nextFt[trade], toFt };
     }),
   }));
   return {

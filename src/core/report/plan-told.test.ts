@@ -29,7 +29,7 @@ function chosen(planId: string) {
     planId,
     evidence: evidenceOfPlan(plan),
   };
-  return assess({ ...first, decisions: [decision as never] });
+  return assess({ ...first, decisions: [decision] });
 }
 
 describe('the plan that a report goes by', () => {

@@ -1,4 +1,5 @@
 import { clip, type Interval } from '../base/interval';
+import type { Material } from '../catalogue/materials/index';
 import { nameMaterial } from '../catalogue/materials/kinds';
 import type { Lateral } from '../lateral/lateral';
 import type { Frame } from './frame';
@@ -8,7 +9,12 @@ import { stroke } from './primitives';
 import type { Profile } from './profile';
 
 /** Clay and concrete come in short lengths: joints are drawn this far apart, feet. */
-const JOINTED = { 'vitrified-clay': 3, concrete: 4, 'asbestos-cement': 8, 'cast-iron': 5 } as const;
+const JOINTED: Partial<Record<Material, number>> = {
+  'vitrified-clay': 3,
+  concrete: 4,
+  'asbestos-cement': 8,
+  'cast-iron': 5,
+};
 /** How far a line of unknown length is drawn beyond the end, feet. */
 const UNKNOWN_REMAINDER_FT = 8;
 
@@ -55,7 +61,7 @@ export function drawPipe(lateral: Lateral, frame: Frame, profile: Profile): Prim
     drawOver(`pipe-fill-${segment.material}`, [segment], frame, profile),
   );
   for (const segment of lateral.segments) {
-    const spacingFt = JOINTED[segment.material as keyof typeof JOINTED];
+    const spacingFt = JOINTED[segment.material];
     if (!spacingFt || spacingFt * frame.unitsPerFt < 6) continue;
     const part = clip(segment, frame.view);
     if (!part) continue;

@@ -73,7 +73,7 @@ describe('the cable', () => {
           for (const [motion, seconds] of acts) {
             for (let step = 0; step < seconds; step += 1) {
               const beforeFt = rig.state().cableFt;
-              rig.advance(1, { motion: motion as Drive['motion'], speedFtPerS: 0.8 });
+              rig.advance(1, { motion: motion, speedFtPerS: 0.8 });
               pushedFt += Math.max(0, rig.state().cableFt - beforeFt);
             }
           }
@@ -125,7 +125,7 @@ describe('what stops the head', () => {
     ['a utility', at(30, 'utility-crossing'), 'utility', 32],
     ['the end', {}, 'end', 62],
   ] as const)('%s', (_what, line, because, atFt) => {
-    const state = driveOut(rigOf(line as Partial<TruthLine>));
+    const state = driveOut(rigOf(line));
     expect(state.stoppedBy).toBe(because);
     expect(state.headFt).toBeCloseTo(atFt, 1);
   });

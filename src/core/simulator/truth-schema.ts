@@ -166,7 +166,7 @@ function lineFaults(each: TruthLine, path: string, truth: LateralTruth): Fault[]
     ['defects', each.defects],
   ] as const) {
     things.forEach((thing, index) => {
-      const toFt = 'toFt' in thing && thing.toFt !== undefined ? thing.toFt : thing.atFt;
+      const toFt = 'toFt' in thing ? thing.toFt : thing.atFt;
       if (thing.atFt > each.lengthFt || toFt > each.lengthFt || toFt < thing.atFt) {
         faults.push({
           path: `${path}.${key}[${index}]`,

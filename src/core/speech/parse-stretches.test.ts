@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Entry } from '../model/log/entry';
-import { entries, type Said } from '../testing/build';
+import { entries } from '../testing/build';
 import { calloutContext, draftsOf, firstDraft } from '../testing/callouts';
 import { parseCallout } from './parse';
 import { readLine } from './read-line';
@@ -11,7 +11,7 @@ describe('stretches', () => {
     defect: 'standing-water',
     readingFt: 43,
     open: true,
-  } as Said);
+  });
   const opened = { standing: open, openIds: new Set(['e1']), counterFt: 52 };
 
   it('closes the open stretch of its kind', () => {
@@ -42,7 +42,7 @@ describe('stretches', () => {
   });
 
   it('"can see now" closes an open unseen stretch, or takes back one that was passed', () => {
-    const blind = entries({ kind: 'unseen', cause: 'murky', readingFt: 43, open: true } as Said);
+    const blind = entries({ kind: 'unseen', cause: 'murky', readingFt: 43, open: true });
     expect(
       firstDraft('can see now', { standing: blind, openIds: new Set(['e1']), counterFt: 50 }),
     ).toMatchObject({ kind: 'close', closes: 'e1', readingFt: 50 });
@@ -51,7 +51,7 @@ describe('stretches', () => {
       cause: 'murky',
       readingFt: 43,
       toReadingFt: 50,
-    } as Said);
+    });
     expect(firstDraft('can see now 45', { standing: passed })).toMatchObject({
       kind: 'retract',
       retracts: 'e1',

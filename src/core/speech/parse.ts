@@ -276,10 +276,10 @@ function correctionOf(
 ): EntryDraft {
   const { id, at: _at, replaces: _replaces, ...facts } = old;
   const base = { pass: old.pass, replaces: id };
-  if (movedFt !== null) return { ...facts, ...base, readingFt: movedFt } as EntryDraft;
+  if (movedFt !== null) return { ...facts, ...base, readingFt: movedFt };
   const sameThing =
     draft!.kind === old.kind &&
-    (draft!.kind !== 'defect' || (old.kind === 'defect' && draft!.defect === old.defect));
+    (draft!.kind !== 'defect' || (old.kind === 'defect' && draft.defect === old.defect));
   const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
   const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;

@@ -17,7 +17,7 @@ const context = (pass: 'out' | 'back', counterFt: number | null): CalloutContext
 });
 const draftOf = (entry: object): EntryDraft => {
   const { id: _id, at: _at, ...draft } = entry as EntryDraft & { id?: string; at?: string };
-  return draft as EntryDraft;
+  return draft;
 };
 
 describe('an entry written as a call-out', () => {

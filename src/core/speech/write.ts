@@ -50,8 +50,7 @@ function sayFootage(entry: Entry | EntryDraft): string {
   const { readingFt } = entry;
   if (readingFt === null) return 'no footage';
   const isStretch = ['defect', 'unseen', 'clear', 'advice'].includes(entry.kind);
-  if (isStretch && 'toReadingFt' in entry && entry.toReadingFt !== undefined)
-    return `from ${readingFt} to ${entry.toReadingFt} ft`;
+  if (isStretch && 'toReadingFt' in entry) return `from ${readingFt} to ${entry.toReadingFt} ft`;
   return isStretch && 'open' in entry && entry.open ? `from ${readingFt} ft` : `at ${readingFt} ft`;
 }
 
@@ -198,8 +197,9 @@ function sayExactly(wanted: Record<string, unknown>, got: Record<string, unknown
     const value = wanted[field];
     if (JSON.stringify(value) === JSON.stringify(got[field])) return [];
     if (value === undefined) return [`without=${field}`];
-    if (typeof value === 'object') return [];
-    return [`${field}=${typeof value === 'string' ? quote(value) : String(value)}`];
+    if (typeof value === 'string') return [`${field}=${quote(value)}`];
+    const isPlain = typeof value === 'number' || typeof value === 'boolean';
+    return isPlain ? [`${field}=${value.toString()}`] : [];
   });
 }
 

@@ -89,7 +89,7 @@ const body: fc.Arbitrary<Said> = fc.oneof(
 const anySaid: fc.Arbitrary<Said> = fc
   .tuple(body, of(PASSES), fc.option(feet), fc.integer({ min: 0, max: 90 }))
   .map(([said, pass, readingFt, at]) => {
-    const known = Object.entries({ ...said, pass, readingFt, at: minute(at) });
+    const known: [string, unknown][] = Object.entries({ ...said, pass, readingFt, at: minute(at) });
     return Object.fromEntries(known.filter(([, value]) => value !== undefined)) as Said;
   });
 
@@ -106,7 +106,7 @@ const words = fc.oneof(
 export const anyEntry: fc.Arbitrary<Record<string, unknown>> = fc
   .tuple(
     fc.oneof(
-      { weight: 6, arbitrary: body as fc.Arbitrary<Record<string, unknown>> },
+      { weight: 6, arbitrary: body },
       fc.record({ kind: fc.constant('close'), closes: ids }),
       fc.record({ kind: fc.constant('retract'), retracts: ids }),
       fc.record({

@@ -47,7 +47,7 @@ export function of(
   { run = {}, access = {}, job = {}, property = {} }: Setup = {},
 ): Assessment {
   const { waterAtStart: _none, ...bare } = runOf([CLAY, ...said, MAIN_AT_60]);
-  const whole = { ...bare, ...run } as Run;
+  const whole = { ...bare, ...run };
   const accessPoints = [accessOf('A', access)];
   return assess(inspectionOf([whole], { accessPoints, job, property }));
 }

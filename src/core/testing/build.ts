@@ -109,5 +109,5 @@ export const MAIN_AT_60: Said = {
 
 /** A draft as an entry, for parsers' output. */
 export function logged(draft: EntryDraft, id: string, at: string): Entry {
-  return { id, at, ...draft } as Entry;
+  return { id, at, ...draft };
 }

@@ -112,7 +112,7 @@ export function leastByTrying({ trades, targets, once }: Problem): number {
   let least = Infinity;
   const finish = (picked: readonly Option[]) => {
     const perTrade = trades.map((trade, index) => {
-      const key = picked.map((option) => (option.trade === index ? 1 : 0)).join('') + index;
+      const key = picked.map((option) => (option.trade === index ? 1 : 0)).join('') + String(index);
       const found = known.get(key);
       if (found) return found;
       const parts = picked.filter((option) => option.trade === index);
@@ -130,7 +130,10 @@ export function leastByTrying({ trades, targets, once }: Problem): number {
     combine(0, 0, 0);
   };
   const assign = (index: number, picked: readonly Option[]): void => {
-    if (index === targets.length) return finish(picked);
+    if (index === targets.length) {
+      finish(picked);
+      return;
+    }
     for (const option of targets[index]!.options) assign(index + 1, [...picked, option]);
   };
   assign(0, []);

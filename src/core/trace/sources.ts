@@ -45,9 +45,7 @@ function stationsOf(assessment: Assessment): number[] {
       ...axis.log.standing.flatMap((entry) => {
         const { from, to } = axis.placeOfEntry(entry);
         const other =
-          'toReadingFt' in entry && entry.toReadingFt !== undefined
-            ? [axis.placeOf(entry.pass, entry.toReadingFt).stationFt]
-            : [];
+          'toReadingFt' in entry ? [axis.placeOf(entry.pass, entry.toReadingFt).stationFt] : [];
         return [from.stationFt, to.stationFt, ...other];
       }),
       ...placeStretches(axis, 'defect').flatMap(({ span }) => [span.fromFt, span.toFt]),

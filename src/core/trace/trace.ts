@@ -29,12 +29,10 @@ const unit = (words: string) =>
 const OWN_NUMBERS = /often 4 to 5 ft|within 3 ft|once a year|about every/;
 
 function numbersIn(text: string, words: string): number[] {
-  return [...text.matchAll(unit(words))].flatMap((match) =>
-    match
-      .slice(1)
-      .filter((one) => one !== undefined)
-      .map(Number),
-  );
+  return [...text.matchAll(unit(words))].flatMap((match) => {
+    const groups: readonly (string | undefined)[] = match.slice(1);
+    return groups.flatMap((one) => (one === undefined ? [] : [Number(one)]));
+  });
 }
 
 const lacks = (claim: string, why: string): Found => ({ claim, why });

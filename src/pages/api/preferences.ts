@@ -29,7 +29,7 @@ export const PATCH = endpoint(async ({ request }) => {
     };
     throw refuseFaults([fault]);
   }
-  changePreferences(database(), change as Partial<Preferences>, mustBeWhole);
+  changePreferences(database(), change, mustBeWhole);
   return answer({ outcome: 'stored' });
 });
 

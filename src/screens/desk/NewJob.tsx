@@ -75,7 +75,10 @@ export function NewJob({
         setError(field ?? 'root', { message });
       }
     };
-    if (!checked.ok) return show(checked.faults);
+    if (!checked.ok) {
+      show(checked.faults);
+      return;
+    }
     const sent = await postJson<{ id: string }>('/api/jobs', checked.value);
     if (sent.state === 'ok') {
       window.location.assign(`/jobs/${sent.value.id}/site`);

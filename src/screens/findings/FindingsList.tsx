@@ -20,7 +20,7 @@ export function FindingsList({ findings, names, selectedId, onSelect }: Props) {
   const chosen = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Newer browsers answer with a promise, which is no clean-up.
-    void chosen.current?.scrollIntoView({ block: 'nearest' });
+    chosen.current?.scrollIntoView({ block: 'nearest' });
   }, [selectedId]);
   if (findings.length === 0) {
     return (

@@ -2,6 +2,8 @@ import { useId, useState } from 'react';
 import { type Material, MATERIALS } from '#core/catalogue/materials/index';
 import { nameMaterial } from '#core/catalogue/materials/kinds';
 import type { Segment } from '#core/lateral/segments';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import styles from './Detail.module.css';
 
 type Props = {
@@ -11,16 +13,22 @@ type Props = {
   readonly onCorrect: (pipe: { material: Material; diameterIn: number }) => void;
 };
 
+/** Larger than any pipe a camera is pushed through. */
+const MOST_DIAMETER_IN = 120;
+
 /** The pipe a finding lies in, and its correction: a material called wrongly is common. */
 export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
   const id = useId();
   const [isCorrecting, setCorrecting] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const { material, diameterIn, certainty, lined } = segment;
   const name = `${diameterIn === null ? '' : `${diameterIn} in `}${nameMaterial(material)}${lined ? ', lined' : ''}`;
-  const correct = (form: FormData) => {
-    const bore = Number(String(form.get('diameterIn')).replace(',', '.'));
-    if (!Number.isFinite(bore) || bore <= 0 || bore > 120) return;
-    onCorrect({ material: form.get('material') as Material, diameterIn: bore });
+  const correct = ({ text, number }: Typed) => {
+    const diameterIn = number('diameterIn');
+    const isRight = diameterIn > 0 && diameterIn <= MOST_DIAMETER_IN;
+    setTrouble(isRight ? null : `Expected a diameter in inches, up to ${MOST_DIAMETER_IN}.`);
+    if (!isRight) return;
+    onCorrect({ material: text('material') as Material, diameterIn });
     setCorrecting(false);
   };
   return (
@@ -37,12 +45,7 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
         </button>
       )}
       {isCorrecting && (
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            correct(new FormData(event.currentTarget));
-          }}
-        >
+        <Form onTyped={correct}>
           <label htmlFor={`${id}-material`}>Material</label>
           <select id={`${id}-material`} name="material" defaultValue={material}>
             {MATERIALS.map((one) => (
@@ -55,11 +58,8 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
           <input
             id={`${id}-bore`}
             name="diameterIn"
-            type="number"
-            min="0.5"
-            max="120"
-            step="0.25"
-            required
+            inputMode="decimal"
+            autoComplete="off"
             defaultValue={diameterIn ?? 4}
           />
           <button type="submit" data-act="true">
@@ -68,7 +68,8 @@ export function PipeHere({ segment, canCorrect, onCorrect }: Props) {
           <button type="button" onClick={() => setCorrecting(false)}>
             Leave it
           </button>
-        </form>
+          {trouble && <p role="alert">{trouble}</p>}
+        </Form>
       )}
     </div>
   );

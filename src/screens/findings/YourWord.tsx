@@ -2,6 +2,8 @@ import { useEffect, useId, useRef, useState } from 'react';
 import { type Action, ACTIONS, SEVERITIES, type Severity } from '#core/catalogue/severity/grade';
 import type { Finding } from '#core/judge/finding';
 import { ACTION_WORDS } from '#core/report/words';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import styles from './Detail.module.css';
 import type { Word } from './rulings';
 
@@ -26,18 +28,19 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
   }, [asked]);
   const { computed, ruling } = finding;
 
-  const keep = (form: FormData) => {
-    const action = form.get('action') as Action;
-    const wording = String(form.get('wording')).trim();
-    const why = String(form.get('reason')).trim();
+  const keep = ({ text }: Typed) => {
+    const action = text('action') as Action;
+    const wording = text('wording');
+    const why = text('reason');
     const isSame = severity === computed.severity && action === computed.action && wording === '';
-    if (isSame)
-      return setTrouble(
-        'This is what Chert says already: change the grade, the action or the wording.',
-      );
+    if (isSame) {
+      setTrouble('This is what Chert says already: change the grade, the action or the wording.');
+      return;
+    }
     if (why === '') {
       reason.current?.focus();
-      return setTrouble('Say why: the reason goes with your word.');
+      setTrouble('Say why: the reason goes with your word.');
+      return;
     }
     setTrouble(null);
     onKeep({
@@ -49,13 +52,7 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
   };
 
   return (
-    <form
-      className={styles['word']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep(new FormData(event.currentTarget));
-      }}
-    >
+    <Form className={styles['word']} onTyped={keep}>
       {ruling && (
         <p className={styles['hint']}>
           Your word stands: “{ruling.reason}”. Chert has {computed.severity},{' '}
@@ -106,6 +103,6 @@ export function YourWord({ finding, asked, onKeep, onTakeBack }: Props) {
           </button>
         )}
       </div>
-    </form>
+    </Form>
   );
 }

@@ -1,4 +1,5 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
+import { Form } from '../shared/Form';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './Lateral.module.css';
@@ -15,14 +16,13 @@ export function AddTie({ example, onLine }: Props) {
   const ready = useReady();
   const [line, setLine] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     const wrong = onLine(line);
     setTrouble(wrong);
     if (wrong === null) setLine('');
   };
   return (
-    <form className={styles['add']} onSubmit={submit} noValidate>
+    <Form className={styles['add']} onTyped={submit}>
       <label htmlFor="tie-line">One thing that two runs saw, or a tape</label>
       <div>
         <input
@@ -44,6 +44,6 @@ export function AddTie({ example, onLine }: Props) {
           {trouble}
         </p>
       )}
-    </form>
+    </Form>
   );
 }

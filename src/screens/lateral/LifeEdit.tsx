@@ -1,8 +1,9 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import type { Material } from '#core/catalogue/materials/index';
 import { nameMaterial } from '#core/catalogue/materials/kinds';
 import type { PipeAge } from '#core/lateral/age';
-import { readForm } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import styles from './Lateral.module.css';
 
@@ -17,9 +18,7 @@ type Props = {
 export function LifeEdit({ material, age, onLife }: Props) {
   const [trouble, setTrouble] = useState('');
   const name = nameMaterial(material);
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const { number } = readForm(event.currentTarget);
+  const submit = ({ number }: Typed) => {
     const [from, to] = [number('from'), number('to')];
     const isRight =
       Number.isInteger(from) && Number.isInteger(to) && from >= 1 && to >= from && to <= 500;
@@ -27,10 +26,9 @@ export function LifeEdit({ material, age, onLife }: Props) {
     if (isRight) onLife(material, { from, to });
   };
   return (
-    <form
+    <Form
       className={styles['life']}
-      onSubmit={submit}
-      noValidate
+      onTyped={submit}
       key={`${age.lifeYears.from} ${age.lifeYears.to}`}
     >
       <span>{name}</span>
@@ -56,6 +54,6 @@ export function LifeEdit({ material, age, onLife }: Props) {
           {trouble}
         </p>
       )}
-    </form>
+    </Form>
   );
 }

@@ -61,7 +61,8 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
     const outcome = readCsv(await file.text());
     if (!outcome.ok) {
       setTable(null);
-      return setFaults(outcome.faults);
+      setFaults(outcome.faults);
+      return;
     }
     setFaults([]);
     setTable(outcome.value);
@@ -69,7 +70,10 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
   };
   const log = () => {
     const entries = entriesOfRows(fresh, ulid, localInstant(new Date()));
-    if (!entries.ok) return setFaults(entries.faults);
+    if (!entries.ok) {
+      setFaults(entries.faults);
+      return;
+    }
     for (const entry of entries.value) job.change({ what: 'entry', runId, entry });
     setTable(null);
     setSaid(

@@ -7,7 +7,8 @@ import { CHERT_BOOK, type PriceBook } from '#core/model/prices/price-book';
 import { priceBookSchema } from '#core/model/prices/price-book.schema';
 import { PRICE_KEYS, PRICE_TABLE } from '#core/model/prices/price-table';
 import { Troubles } from '../shared/Fields';
-import { sayFaults } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { sayFaults, type Typed } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
 import styles from './Prices.module.css';
 
@@ -31,8 +32,7 @@ const LABELS = Object.fromEntries(
 export function BookEditor({ book, onKeep, onRemove }: Props) {
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const isChert = book.id === CHERT_BOOK.id;
-  const keep = async (form: FormData) => {
-    const text = (name: string) => String(form.get(name) ?? '').trim();
+  const keep = async ({ text }: Typed) => {
     const prices = Object.fromEntries(
       PRICE_KEYS.flatMap((key) => {
         const said = SIDES.map((side) => text(`${key} ${side}`));
@@ -63,17 +63,11 @@ export function BookEditor({ book, onKeep, onRemove }: Props) {
         )
       : [];
     setTrouble(faults);
-    if (faults.length === 0) await onKeep(wanted as PriceBook);
+    if (faults.length === 0) await onKeep(wanted);
   };
   return (
     <Panel id="book" title={book.name}>
-      <form
-        className={styles['editor']}
-        onSubmit={(event) => {
-          event.preventDefault();
-          void keep(new FormData(event.currentTarget));
-        }}
-      >
+      <Form className={styles['editor']} onTyped={keep}>
         {!isChert && (
           <div className={styles['names']}>
             <label>
@@ -136,7 +130,7 @@ export function BookEditor({ book, onKeep, onRemove }: Props) {
             </button>
           </div>
         )}
-      </form>
+      </Form>
     </Panel>
   );
 }

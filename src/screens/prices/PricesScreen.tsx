@@ -66,10 +66,10 @@ export function PricesScreen({ preferences }: Props) {
   const bringIn = async (file: File | undefined) => {
     if (!file) return;
     const read = readPriceBooks(await file.text(), ulid);
-    if (!read.ok)
-      return setTrouble(
-        read.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')),
-      );
+    if (!read.ok) {
+      setTrouble(read.faults.map((fault) => sayFault(fault).replace(/^file: /, 'This file: ')));
+      return;
+    }
     const others = books.filter(({ id }) => !read.value.some((one) => one.id === id));
     await keep(
       [...others, ...read.value],

@@ -10,7 +10,8 @@ import type { Settings } from '#core/model/job/settings';
 import { settingsSchema } from '#core/model/job/settings.schema';
 import { PRICE_SOURCE, PRICES_AS_OF } from '#core/model/prices/price-table';
 import { Troubles } from '../shared/Fields';
-import { faultsOf } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { faultsOf, type Typed } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
 
@@ -27,12 +28,10 @@ const LABELS = Object.fromEntries(
 export function AssumptionsPanel({ differing, onKeep }: Props) {
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const count = Object.keys(differing).length;
-  const keep = (form: FormData) => {
+  const keep = ({ text, number }: Typed) => {
     const said = ASSUMPTION_KEYS.flatMap((key): [AssumptionKey, number][] => {
-      const text = String(form.get(key)).trim().replace(',', '.');
-      return text === '' || Number(text) === ASSUMPTION_TABLE[key].value
-        ? []
-        : [[key, Number(text)]];
+      const isOwn = text(key) !== '' && number(key) !== ASSUMPTION_TABLE[key].value;
+      return isOwn ? [[key, number(key)]] : [];
     });
     const assumptions: Partial<Assumptions> = Object.fromEntries(said);
     const faults = faultsOf(settingsSchema.validate({ assumptions }, VALIDATION).error, LABELS);
@@ -49,14 +48,7 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
       </p>
       <details>
         <summary>See and change them</summary>
-        <form
-          key={JSON.stringify(differing)}
-          className={styles['assumptions']}
-          onSubmit={(event) => {
-            event.preventDefault();
-            keep(new FormData(event.currentTarget));
-          }}
-        >
+        <Form key={JSON.stringify(differing)} className={styles['assumptions']} onTyped={keep}>
           {ASSUMPTION_KEYS.map((key) => {
             const { value, low, high, unit, says } = ASSUMPTION_TABLE[key];
             return (
@@ -86,7 +78,7 @@ export function AssumptionsPanel({ differing, onKeep }: Props) {
               </button>
             )}
           </div>
-        </form>
+        </Form>
       </details>
     </Panel>
   );

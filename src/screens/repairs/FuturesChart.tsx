@@ -29,7 +29,7 @@ export function FuturesChart({ played, horizonYears }: Props) {
   const rows = years.map((year) => ({
     year,
     ...Object.fromEntries(
-      played.flatMap(({ planId, low, middle, high }) => [
+      played.flatMap(({ planId, low, middle, high }): [string, number | number[]][] => [
         [planId, Math.round(middle[year]!)],
         [`${planId} band`, [Math.round(low[year]!), Math.round(high[year]!)]],
       ]),

@@ -8,6 +8,8 @@ import type { OwnWork } from '#core/model/job/plans';
 import { methodById, METHODS } from '#core/planning/methods/index';
 import { addWhatComesFirst, type OwnPlanned, workFor } from '#core/planning/own-plan';
 import { bedOf, type Site } from '#core/planning/site';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
 import { readFeet } from './say';
@@ -139,24 +141,20 @@ function AddWork({ site, finding, onAdd }: AddProps) {
   const verdict = target ? methodById(method).verdict(target, site) : null;
   const [trouble, setTrouble] = useState<string | null>(null);
   const lines = [...site.beds.keys()];
-  const add = (form: FormData) => {
-    const fromFt = readFeet(String(form.get('fromFt')));
-    const toFt = readFeet(String(form.get('toFt')));
-    if (fromFt === null || toFt === null)
-      return setTrouble('Say where it begins and ends, in feet.');
+  const add = ({ text }: Typed) => {
+    const fromFt = readFeet(text('fromFt'));
+    const toFt = readFeet(text('toFt'));
+    if (fromFt === null || toFt === null) {
+      setTrouble('Say where it begins and ends, in feet.');
+      return;
+    }
     setTrouble(null);
-    const lineId = target?.lineId ?? String(form.get('line') ?? lines[0]);
+    const lineId = target?.lineId ?? (text('line') || lines[0]!);
     bedOf(site, lineId);
     onAdd({ method, lineId, fromFt: Math.min(fromFt, toFt), toFt: Math.max(fromFt, toFt) });
   };
   return (
-    <form
-      className={styles['add-work']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        add(new FormData(event.currentTarget));
-      }}
-    >
+    <Form className={styles['add-work']} onTyped={add}>
       <label>
         Add
         <select value={method} onChange={(event) => setMethod(event.target.value as MethodId)}>
@@ -221,6 +219,6 @@ function AddWork({ site, finding, onAdd }: AddProps) {
       )}
       {target && !verdict && <p className={styles['hint']}>This does nothing for that finding.</p>}
       {trouble && <p role="alert">{trouble}</p>}
-    </form>
+    </Form>
   );
 }

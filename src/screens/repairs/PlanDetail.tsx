@@ -11,6 +11,7 @@ import type { Plan } from '#core/planning/plans/plan';
 import type { Refusal } from '#core/planning/refusals';
 import type { Chosen } from '#core/planning/repair';
 import type { Work } from '#core/planning/work';
+import { Form } from '../shared/Form';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
 import { numbersOf, sayFindings, sayQuantity, sayStations } from './say';
@@ -172,13 +173,14 @@ function Choose({
   const id = useId();
   const [trouble, setTrouble] = useState<string | null>(null);
   return (
-    <form
+    <Form
       className={styles['choose']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        const reason = String(new FormData(event.currentTarget).get('reason')).trim();
-        if (reason === '')
-          return setTrouble('Say why: the reason goes into the record with your choice.');
+      onTyped={({ text }) => {
+        const reason = text('reason');
+        if (reason === '') {
+          setTrouble('Say why: the reason goes into the record with your choice.');
+          return;
+        }
         setTrouble(null);
         onChoose(reason);
       }}
@@ -187,6 +189,6 @@ function Choose({
       <input id={id} name="reason" autoComplete="off" />
       <button type="submit">Choose it</button>
       {trouble && <p role="alert">{trouble}</p>}
-    </form>
+    </Form>
   );
 }

@@ -82,7 +82,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
       ),
     ];
     setTrouble(faults);
-    if (faults.length === 0) onKeep(quote as QuoteFields);
+    if (faults.length === 0) onKeep(quote);
   });
   return (
     <form className={styles['quote-form']} onSubmit={(event) => void keep(event)} noValidate>

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { postJson } from '#client/api';
 import type { Issue as Check } from '#core/judge/check';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import styles from './Report.module.css';
 import { type IssuedVersion, sayAt } from './say';
 
@@ -20,19 +22,25 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [latest] = versions;
   const asksLimits = blockers.length > 0 && !isStated;
-  const issue = async (form: FormData) => {
-    const text = (name: string) => String(form.get(name) ?? '').trim();
-    if (latest && text('reason') === '')
-      return setTrouble('Say why it is amended: the new version tells it.');
-    if (asksLimits && text('limits') === '')
-      return setTrouble('Something is open: clear it, or say why the report goes out with it.');
+  const issue = async ({ text }: Typed) => {
+    if (latest && text('reason') === '') {
+      setTrouble('Say why it is amended: the new version tells it.');
+      return;
+    }
+    if (asksLimits && text('limits') === '') {
+      setTrouble('Something is open: clear it, or say why the report goes out with it.');
+      return;
+    }
     setTrouble(null);
     setBusy(true);
     const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/issued`, {
       reason: text('reason'),
       limits: text('limits'),
     });
-    if (sent.state === 'ok') return window.location.reload();
+    if (sent.state === 'ok') {
+      window.location.reload();
+      return;
+    }
     setBusy(false);
     setTrouble(
       sent.state === 'refused'
@@ -41,13 +49,7 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
     );
   };
   return (
-    <form
-      className={styles['options']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void issue(new FormData(event.currentTarget));
-      }}
-    >
+    <Form className={styles['options']} onTyped={issue}>
       {blockers.length > 0 && (
         <div className={styles['open']}>
           <p>
@@ -101,6 +103,6 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
           ))}
         </ul>
       )}
-    </form>
+    </Form>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { postJson } from '#client/api';
 import { READER_NAMES, READERS } from '#core/report/documents';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import styles from './Report.module.css';
 
 type Props = {
@@ -14,18 +16,19 @@ type Props = {
 export function Send({ jobId, title, headline, inspector }: Props) {
   const [said, setSaid] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<readonly string[]>([]);
-  const send = async (form: FormData) => {
+  const send = async ({ text, ticked }: Typed) => {
     const wish = {
-      to: String(form.get('to')).trim(),
-      subject: String(form.get('subject')).trim(),
-      text: String(form.get('text')),
-      attach: form.getAll('attach'),
+      to: text('to'),
+      subject: text('subject'),
+      text: text('text'),
+      attach: ticked('attach'),
     };
     const sent = await postJson(`/api/jobs/${encodeURIComponent(jobId)}/send`, wish);
     setSaid(null);
     if (sent.state === 'ok') {
       setTrouble([]);
-      return setSaid('Sent: it stands in the outbox.');
+      setSaid('Sent: it stands in the outbox.');
+      return;
     }
     setTrouble(
       sent.state === 'refused'
@@ -39,14 +42,7 @@ export function Send({ jobId, title, headline, inspector }: Props) {
     );
   };
   return (
-    <form
-      className={styles['options']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send(new FormData(event.currentTarget));
-      }}
-      noValidate
-    >
+    <Form className={styles['options']} onTyped={send}>
       <label>
         To
         <input name="to" type="email" autoComplete="off" />
@@ -90,6 +86,6 @@ export function Send({ jobId, title, headline, inspector }: Props) {
           {text}
         </p>
       ))}
-    </form>
+    </Form>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { postJson, sayNotDone, sendJson } from '#client/api';
 import { type Reader, READER_NAMES, READERS } from '#core/report/documents';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import styles from './Report.module.css';
 import { sayAt } from './say';
 
@@ -22,13 +24,16 @@ export function Share({ jobId, links: stored, now }: Props) {
   const [isCopied, setCopied] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const base = `/api/jobs/${encodeURIComponent(jobId)}/shares`;
-  const make = async (form: FormData) => {
+  const make = async ({ text, number }: Typed) => {
     const sent = await postJson<Link & { path: string }>(base, {
-      label: String(form.get('label')).trim(),
-      reader: String(form.get('reader')),
-      days: Number(form.get('days')),
+      label: text('label'),
+      reader: text('reader'),
+      days: number('days'),
     });
-    if (sent.state !== 'ok') return setTrouble(sayNotDone(sent));
+    if (sent.state !== 'ok') {
+      setTrouble(sayNotDone(sent));
+      return;
+    }
     setTrouble(null);
     setCopied(false);
     setMade(`${window.location.origin}${sent.value.path}`);
@@ -36,7 +41,10 @@ export function Share({ jobId, links: stored, now }: Props) {
   };
   const revoke = async (id: string) => {
     const sent = await sendJson('DELETE', `${base}/${id}`);
-    if (sent.state !== 'ok') return setTrouble(sayNotDone(sent));
+    if (sent.state !== 'ok') {
+      setTrouble(sayNotDone(sent));
+      return;
+    }
     setTrouble(null);
     setLinks((before) => before.map((one) => (one.id === id ? { ...one, revokedAt: now } : one)));
   };
@@ -44,13 +52,7 @@ export function Share({ jobId, links: stored, now }: Props) {
     revokedAt ? 'taken back' : expiresAt <= now ? 'expired' : `until ${sayAt(expiresAt)}`;
   return (
     <div className={styles['options']}>
-      <form
-        className={styles['pair']}
-        onSubmit={(event) => {
-          event.preventDefault();
-          void make(new FormData(event.currentTarget));
-        }}
-      >
+      <Form className={styles['pair']} onTyped={make}>
         <label>
           For whom
           <input name="label" autoComplete="off" />
@@ -70,7 +72,7 @@ export function Share({ jobId, links: stored, now }: Props) {
           <input name="days" inputMode="numeric" defaultValue="30" />
         </label>
         <button type="submit">Make a link</button>
-      </form>
+      </Form>
       {made && (
         <p role="status" className={styles['made']}>
           <span>This link is shown once:</span>

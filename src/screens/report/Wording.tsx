@@ -1,6 +1,7 @@
 import { Pencil } from 'lucide-react';
 import { type ReactNode, useId, useState } from 'react';
 import type { EditableText } from '#core/report/wording';
+import { Form } from '../shared/Form';
 import styles from './Report.module.css';
 
 type Props = {
@@ -40,12 +41,10 @@ export function Wording({ text, children, label, onWord, onDrop }: Props) {
       </>
     );
   return (
-    <form
+    <Form
       className={styles['wordingForm']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        const form = new FormData(event.currentTarget);
-        onWord(String(form.get('text')), String(form.get('reason')).trim());
+      onTyped={(typed) => {
+        onWord(typed.text('text'), typed.text('reason'));
         setOpen(false);
       }}
     >
@@ -80,6 +79,6 @@ export function Wording({ text, children, label, onWord, onDrop }: Props) {
           Cancel
         </button>
       </div>
-    </form>
+    </Form>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { isDay } from '#core/base/joi';
 import type { Holidays } from '#core/model/job/report-options';
 import { federalHolidays, sayDay } from '#core/report/calendar';
+import { Form } from '../shared/Form';
 import styles from './Report.module.css';
 
 type Props = {
@@ -53,14 +54,16 @@ export function WorkingDays({ holidays, fromDay, toDay, onChange }: Props) {
           {sayDay(day)}, added
         </label>
       ))}
-      <form
+      <Form
         className={styles['pair']}
-        onSubmit={(event) => {
-          event.preventDefault();
-          const day = String(new FormData(event.currentTarget).get('day'));
-          if (!isDay(day)) return setTrouble('Choose a day.');
+        onTyped={({ text, element }) => {
+          const day = text('day');
+          if (!isDay(day)) {
+            setTrouble('Choose a day.');
+            return;
+          }
           setTrouble(null);
-          event.currentTarget.reset();
+          element.reset();
           if (!added.includes(day)) onChange({ added: [...added, day].sort(), removed });
         }}
       >
@@ -69,7 +72,7 @@ export function WorkingDays({ holidays, fromDay, toDay, onChange }: Props) {
           <input type="date" name="day" />
         </label>
         <button type="submit">Add it</button>
-      </form>
+      </Form>
       {trouble && <p role="alert">{trouble}</p>}
     </div>
   );

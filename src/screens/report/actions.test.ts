@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Doing } from '#client/job-on-device';
 import { assess } from '#core/assess';
-import { applyFacts, type FactsChange } from '#core/model/job/facts';
+import { applyFacts } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
 import { composeReport } from '#core/report/compose';
 import { demoInspection } from '#core/testing/demo-inspections';
@@ -14,7 +14,7 @@ function jobOf(inspection: Inspection) {
   let now = inspection;
   const change = (one: Doing) => {
     if (one.what !== 'facts') throw new Error(one.what);
-    now = applyFacts(now, one.facts as FactsChange);
+    now = applyFacts(now, one.facts);
   };
   return {
     now: () => now,

@@ -24,7 +24,7 @@ export function reportActions(job: JobOnDevice) {
           key,
           text: said,
           over: computed,
-        } as Decision);
+        });
       else if (decisionId) drop(decisionId);
     },
     unword: drop,
@@ -43,7 +43,7 @@ export function reportActions(job: JobOnDevice) {
     },
     chooseStills: (photoIds: readonly string[] | null, decisionId: string | null) => {
       if (photoIds !== null)
-        put({ id: decisionId ?? ulid(), kind: 'report-stills', reason: '', photoIds } as Decision);
+        put({ id: decisionId ?? ulid(), kind: 'report-stills', reason: '', photoIds });
       else if (decisionId) drop(decisionId);
     },
   };

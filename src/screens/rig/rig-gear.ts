@@ -137,7 +137,10 @@ export function startRig(
         let isWanted = true;
         let takeDown = (): void => undefined;
         const put = (made: Awaited<ReturnType<typeof makeDrawer>>) => {
-          if (!isWanted) return made.drawer.dispose();
+          if (!isWanted) {
+            made.drawer.dispose();
+            return;
+          }
           picture = made;
           drawn = null;
           host.append(made.canvas);

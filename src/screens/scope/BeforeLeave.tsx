@@ -169,7 +169,10 @@ function Leaving({
       className={styles['leaving']}
       onSubmit={(event) => {
         event.preventDefault();
-        if (isHeld && reason.trim() === '') return setAsked(true);
+        if (isHeld && reason.trim() === '') {
+          setAsked(true);
+          return;
+        }
         onLeave(isHeld ? reason.trim() : '', blockers);
       }}
     >

@@ -1,10 +1,11 @@
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
-import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import { type EntryDraft } from '#core/model/log/entry';
 import { checkEntry } from '#core/model/log/entry.schema';
 import { readLine } from '#core/speech/read-line';
+import { Form } from '../shared/Form';
 import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
@@ -104,10 +105,6 @@ export function CalloutLine(props: Props) {
     else return;
     event.preventDefault();
   };
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault();
-    log(line);
-  };
 
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- keys work wherever the focus is in the bar
@@ -125,7 +122,7 @@ export function CalloutLine(props: Props) {
           counterFt={counterFt}
           onChoose={(drafts) => append(drafts, line)}
         />
-        <form className={styles['line']} onSubmit={onSubmit}>
+        <Form className={styles['line']} onTyped={() => log(line)}>
           <button type="button" className={styles['flag']} onClick={flag}>
             <Flag size={20} aria-hidden="true" /> Flag
           </button>
@@ -156,7 +153,7 @@ export function CalloutLine(props: Props) {
           <button className={styles['log']} type="submit">
             Log <CornerDownLeft size={18} aria-hidden="true" />
           </button>
-        </form>
+        </Form>
         <WordButtons line={line} onLine={onLine} />
         {help && <KeyHelp isGeared={isGeared} />}
       </div>

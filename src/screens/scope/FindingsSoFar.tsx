@@ -21,7 +21,7 @@ export function FindingsSoFar({ assessment, selected, onSelect }: Props) {
   const chosen = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Newer browsers answer with a promise, which is no clean-up.
-    void chosen.current?.scrollIntoView({ block: 'nearest' });
+    chosen.current?.scrollIntoView({ block: 'nearest' });
   }, [selected]);
   const { coverage } = assessment.lateral;
   const unreached =

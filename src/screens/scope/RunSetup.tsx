@@ -1,4 +1,4 @@
-import { type FormEvent, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Doing } from '#client/job-on-device';
 import { VALIDATION } from '#core/base/joi';
@@ -15,7 +15,8 @@ import { type Run } from '#core/model/job/run';
 import { runSetupSchema } from '#core/model/job/run.schema';
 import type { Equipment } from '#core/site/equipment';
 import { Field, sayCode, Select, Troubles } from '../shared/Fields';
-import { faultsOf, readForm } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { faultsOf, type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import { Cautions } from './Cautions';
@@ -49,9 +50,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
   }, [accessPoints]);
   const isNew = accessId === NEW;
 
-  const start = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const { text, number } = readForm(event.currentTarget);
+  const start = ({ text, number }: Typed) => {
     const id = isNew ? ulid() : accessId;
     const access = {
       id,
@@ -114,7 +113,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
 
   return (
     <div className={styles['screen']}>
-      <form className={`${form['form']} ${styles['setup']}`} onSubmit={start} noValidate>
+      <Form className={`${form['form']} ${styles['setup']}`} onTyped={start}>
         <fieldset className={styles['group']} disabled={!ready}>
           <legend>Where the camera goes in</legend>
           {accessPoints.length > 0 && (
@@ -255,7 +254,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
             </button>
           )}
         </div>
-      </form>
+      </Form>
       <Cautions
         access={
           accessPoints.find(({ id }) => id === accessId) ?? { kind: 'cleanout', zone: 'yard' }

@@ -112,7 +112,9 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
           if (audioId !== null) job.append(runId, [said(entry, { audioId })]);
         });
       if (entry.kind === 'locate' && position.isOn && entry.position === undefined)
-        void position.find().then((at) => at && job.append(runId, [said(entry, { position: at })]));
+        void position.find().then((at) => {
+          if (at) job.append(runId, [said(entry, { position: at })]);
+        });
     }
     setChosenId(null);
   };

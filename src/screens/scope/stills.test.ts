@@ -5,8 +5,13 @@ import { settleStill, stillTarget } from './stills';
 
 const ROOTS: Said = { kind: 'defect', defect: 'roots', readingFt: 20 };
 const PHOTO: Said = { kind: 'photo', photoIds: ['p1'], readingFt: 20 };
-const draft = (more: object): EntryDraft =>
-  ({ pass: 'out', readingFt: 20, kind: 'defect', defect: 'crack', ...more }) as EntryDraft;
+const draft = (more: object): EntryDraft => ({
+  pass: 'out',
+  readingFt: 20,
+  kind: 'defect',
+  defect: 'crack',
+  ...more,
+});
 
 describe('what a still belongs to', () => {
   it('is what is chosen, else what was logged here, else nothing yet', () => {

@@ -29,6 +29,6 @@ export function settleStill(
   const isOpen = SHOWABLE.includes(first.kind) && !('replaces' in first && first.replaces);
   if (!isOpen || first.readingFt === null) return drafts;
   if (Math.abs(last.readingFt - first.readingFt) > WAITS_WITHIN_FT) return drafts;
-  const photoIds = [...(last.photoIds ?? []), ...(first.photoIds ?? [])];
-  return [{ ...first, photoIds, replaces: last.id } as EntryDraft, ...rest];
+  const photoIds = [...last.photoIds, ...(first.photoIds ?? [])];
+  return [{ ...first, photoIds, replaces: last.id }, ...rest];
 }

@@ -64,7 +64,7 @@ const AT_ZERO: Place = { counterFt: 0, pass: 'out' };
 /** An entry said again with more: what it was, with `more` laid over it, in the place of the old one. */
 export function said(entry: Entry, more: Record<string, unknown>): EntryDraft {
   const { id, at: _at, replaces: _replaces, ...facts } = entry;
-  return { ...facts, ...more, replaces: id } as EntryDraft;
+  return { ...facts, ...more, replaces: id };
 }
 
 /** The retraction of an entry. */

@@ -28,7 +28,10 @@ export function usePosition() {
     /** The position now; `null` when it is off, not allowed, or not known in time. */
     find: () =>
       new Promise<Position | null>((resolve) => {
-        if (!isOn || !isAble) return resolve(null);
+        if (!isOn || !isAble) {
+          resolve(null);
+          return;
+        }
         navigator.geolocation.getCurrentPosition(
           ({ coords }) =>
             resolve({

@@ -25,7 +25,7 @@ export function useVoice(): Voice {
   const recorder = useRef<MediaRecorder | null>(null);
 
   useEffect(() => {
-    setAble('MediaRecorder' in window && navigator.mediaDevices !== undefined);
+    setAble('MediaRecorder' in window && 'mediaDevices' in navigator);
     setOn(window.localStorage.getItem(KEY) === 'on');
     return () => recorder.current?.stop();
   }, []);

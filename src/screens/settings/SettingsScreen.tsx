@@ -79,7 +79,10 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
     };
     const { error } = preferencesSchema.validate(wanted, VALIDATION);
     setKept(false);
-    if (error) return setTrouble(sayFaults(faultsFromJoi(error), LABELS));
+    if (error) {
+      setTrouble(sayFaults(faultsFromJoi(error), LABELS));
+      return;
+    }
     // Only what was changed here: what another screen changed meanwhile stands.
     const changed = Object.fromEntries(
       Object.entries(wanted).filter(
@@ -137,7 +140,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
               <Remove label={`Take out head ${index + 1}`} onClick={() => heads.remove(index)} />
             </div>
           ))}
-          <Add onClick={() => heads.append({ name: '', diameterIn: 1.5, levels: false } as never)}>
+          <Add onClick={() => heads.append({ name: '', diameterIn: 1.5, levels: false })}>
             Add a head
           </Add>
           <h3>Skids and guides</h3>
@@ -168,7 +171,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
               <Remove label={`Take out word ${index + 1}`} onClick={() => words.remove(index)} />
             </div>
           ))}
-          <Add onClick={() => words.append({ says: '', means: '' } as never)}>Add a word</Add>
+          <Add onClick={() => words.append({ says: '', means: '' })}>Add a word</Add>
         </section>
         <JudgementPart register={register} />
         <section className={styles['part']} aria-labelledby="prices-title">

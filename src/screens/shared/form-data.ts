@@ -1,13 +1,25 @@
 import { type Fault, faultsFromJoi } from '#core/base/fault';
 
-/** Reads the fields of a plain form. */
-export function readForm(element: HTMLFormElement) {
+/** What stands in the fields of a form. */
+export type Typed = {
+  /** The text without the spaces around it; empty where there is no such field. */
+  readonly text: (name: string) => string;
+  /** The number typed, with a point or a comma; NaN when nothing or something else was. */
+  readonly number: (name: string) => number;
+  /** The ticked boxes of one name. */
+  readonly ticked: (name: string) => readonly string[];
+  readonly element: HTMLFormElement;
+};
+
+export function readForm(element: HTMLFormElement): Typed {
   const data = new FormData(element);
-  const text = (name: string) => String(data.get(name) ?? '').trim();
+  const textOf = (value: FormDataEntryValue | null) => (typeof value === 'string' ? value : '');
+  const text = (name: string) => textOf(data.get(name)).trim();
   return {
     text,
-    /** The number typed; NaN when nothing or something else was. */
-    number: (name: string) => (text(name) === '' ? NaN : Number(text(name))),
+    number: (name) => (text(name) === '' ? NaN : Number(text(name).replace(',', '.'))),
+    ticked: (name) => data.getAll(name).map(textOf),
+    element,
   };
 }
 

@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { VALIDATION } from '#core/base/joi';
 import { ACCESS_KINDS } from '#core/catalogue/access/index';
 import { MATERIALS } from '#core/catalogue/materials/index';
@@ -7,7 +7,8 @@ import { type AccessPoint, alongLineOf } from '#core/model/job/access-point';
 import { accessPointSchema } from '#core/model/job/access-point.schema';
 import { labelOf } from '#core/model/job/labels';
 import { Field, Select, Troubles } from '../shared/Fields';
-import { faultsOf, readForm } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { faultsOf, type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './SiteScreen.module.css';
@@ -44,9 +45,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const ready = useReady();
   const at = (name: string) => `${name}-${labelOf(access)}`;
-  const save = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const { text, number } = readForm(event.currentTarget);
+  const save = ({ text, number }: Typed) => {
     const bends = text(at('bends'))
       .split(/[\s,;°]+/)
       .filter((angle) => angle !== '')
@@ -78,7 +77,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
     if (faults.length === 0) onAccess(changed as unknown as AccessPoint);
   };
   return (
-    <form className={styles['access']} onSubmit={save} noValidate>
+    <Form className={styles['access']} onTyped={save}>
       <fieldset className={form['whole']} disabled={!ready}>
         <div className={styles['grid']}>
           <Select name={at('kind')} label="Kind" options={ACCESS_KINDS} value={access.kind} />
@@ -131,6 +130,6 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
           )}
         </div>
       </fieldset>
-    </form>
+    </Form>
   );
 }

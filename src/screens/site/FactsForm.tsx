@@ -1,11 +1,12 @@
-import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { instantOfFields } from '#client/time';
 import { checkFacts, type FactsChange } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Job } from '#core/model/job/job';
 import { FOUNDATIONS, OCCUPANCIES } from '#core/model/job/property';
 import { Field, Select, Troubles } from '../shared/Fields';
-import { readForm, sayFaults } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { readForm, sayFaults, type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './SiteScreen.module.css';
@@ -41,8 +42,7 @@ const DUTIES = [
 ] as const;
 
 /** Reads the form as facts. A day that is cleared is a fault, said by its field. */
-function readFacts(element: HTMLFormElement, job: Job): FactsChange {
-  const { text, number } = readForm(element);
+function readFacts({ text, number }: Typed, job: Job): FactsChange {
   const optional = (name: string) => (text(name) === '' ? null : number(name));
   const day = text('day');
   return {
@@ -94,13 +94,12 @@ export function FactsForm({ inspection, onFacts }: Props) {
   // What the form showed: only what was changed in it is set, whatever came from elsewhere meanwhile.
   const before = useRef<FactsChange>({});
   useEffect(() => {
-    if (ready && element.current) before.current = readFacts(element.current, job);
+    if (ready && element.current) before.current = readFacts(readForm(element.current), job);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- as it was when the form came alive
   }, [ready]);
 
-  const save = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const said = readFacts(event.currentTarget, job);
+  const save = (typed: Typed) => {
+    const said = readFacts(typed, job);
     const facts = changedFacts(before.current, said);
     const checked = checkFacts(inspection, facts);
     setTrouble(checked.ok ? [] : sayFaults(checked.faults, LABELS));
@@ -111,12 +110,11 @@ export function FactsForm({ inspection, onFacts }: Props) {
   };
 
   return (
-    <form
+    <Form
       ref={element}
       className={styles['facts']}
-      onSubmit={save}
+      onTyped={save}
       onChange={() => setKept(false)}
-      noValidate
       aria-label="Job facts"
     >
       <fieldset className={form['whole']} disabled={!ready}>
@@ -177,7 +175,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
           {isKept && <p role="status">Kept.</p>}
         </div>
       </fieldset>
-    </form>
+    </Form>
   );
 }
 

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { type FormEvent, type ReactNode, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { type Material, MATERIALS } from '#core/catalogue/materials/index';
 import { nameMaterial } from '#core/catalogue/materials/kinds';
 import type { FactsChange } from '#core/model/job/facts';
@@ -7,7 +7,8 @@ import { checkFacts } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
 import { HISTORY_KINDS } from '#core/model/job/property';
 import { Field, sayCode, Select, Troubles } from '../shared/Fields';
-import { readForm, sayFaults } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { sayFaults, type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './SiteScreen.module.css';
@@ -53,7 +54,7 @@ export function Told({ inspection, onFacts }: Props) {
       />
       <AddForm
         label="Add to its history"
-        onAdd={({ text }, element) =>
+        onAdd={({ text, element }) =>
           keepHistory(
             [
               ...history,
@@ -80,7 +81,7 @@ export function Told({ inspection, onFacts }: Props) {
       />
       <AddForm
         label="Add a local rule"
-        onAdd={({ text }, element) =>
+        onAdd={({ text, element }) =>
           keepRules(
             [...rules, { material: text('rule-material') as Material, says: text('rule-says') }],
             element,
@@ -124,26 +125,19 @@ function Rows({ items, empty, onTakeOut }: RowsProps) {
 type AddProps = {
   readonly label: string;
   readonly children: ReactNode;
-  readonly onAdd: (fields: ReturnType<typeof readForm>, element: HTMLFormElement) => void;
+  readonly onAdd: (typed: Typed) => void;
 };
 
 function AddForm({ label, children, onAdd }: AddProps) {
   const ready = useReady();
   return (
-    <form
-      noValidate
-      aria-label={label}
-      onSubmit={(event: FormEvent<HTMLFormElement>) => {
-        event.preventDefault();
-        onAdd(readForm(event.currentTarget), event.currentTarget);
-      }}
-    >
+    <Form aria-label={label} onTyped={onAdd}>
       <fieldset className={form['whole']} disabled={!ready}>
         <div className={styles['grid']}>{children}</div>
         <button className={form['plain']} type="submit">
           {label}
         </button>
       </fieldset>
-    </form>
+    </Form>
   );
 }

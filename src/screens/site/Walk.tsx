@@ -1,11 +1,12 @@
 import { Trash2 } from 'lucide-react';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { Inspection } from '#core/model/job/inspection';
 import { labelOf } from '#core/model/job/labels';
 import type { Surrounding } from '#core/model/job/property';
 import { Field, sayCode, Select } from '../shared/Fields';
-import { readForm } from '../shared/form-data';
+import { Form } from '../shared/Form';
+import { type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import styles from './SiteScreen.module.css';
@@ -44,10 +45,7 @@ export function Walk({ inspection, onSurroundings }: Props) {
       ),
     ),
   );
-  const add = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const element = event.currentTarget;
-    const { text, number } = readForm(element);
+  const add = ({ text, number, element }: Typed) => {
     const offsetFt = text('offsetFt') === '' ? undefined : number('offsetFt');
     const isWrong = offsetFt !== undefined && !(offsetFt >= 0 && offsetFt < 1000);
     setTrouble(isWrong ? `To the side: expected feet, got ${text('offsetFt')}.` : '');
@@ -90,7 +88,7 @@ export function Walk({ inspection, onSurroundings }: Props) {
           ))}
         </ul>
       )}
-      <form onSubmit={add} noValidate>
+      <Form onTyped={add}>
         <fieldset className={form['whole']} disabled={!ready}>
           <div className={styles['grid']}>
             <Select name="what" label="What" options={THINGS} value="tree" />
@@ -108,7 +106,7 @@ export function Walk({ inspection, onSurroundings }: Props) {
             Add it
           </button>
         </fieldset>
-      </form>
+      </Form>
     </section>
   );
 }

@@ -157,7 +157,8 @@ export function listBackups(folder: string): string[] {
 export function readManifest(folder: string, name: string): Manifest {
   const path = join(folder, name, MANIFEST_FILE);
   const manifest = JSON.parse(readFileSync(path, 'utf8')) as Manifest;
-  if (manifest.format !== 'chert-backup' || manifest.version !== 1)
+  const { format, version }: { format: unknown; version: unknown } = manifest;
+  if (format !== 'chert-backup' || version !== 1)
     throw new Error(`${path}: expected the manifest of a Chert backup, version 1`);
   return manifest;
 }

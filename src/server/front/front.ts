@@ -218,7 +218,10 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
       void answer(request, response).catch((error: unknown) =>
         settle(askedOf(request), response, error).catch(() => response.destroy()),
       );
-    if (!isFile) return go();
+    if (!isFile) {
+      go();
+      return;
+    }
     files(request, response, go);
   });
 }

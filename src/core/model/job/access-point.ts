@@ -70,5 +70,7 @@ const FORMERLY = {
 export function alongLineOf(access: AccessPoint): AlongLine | null {
   if (access.alongLine !== undefined) return access.alongLine;
   const former = (access as { readonly along?: unknown }).along;
-  return FORMERLY[former as keyof typeof FORMERLY] ?? null;
+  return typeof former === 'string' && former in FORMERLY
+    ? FORMERLY[former as keyof typeof FORMERLY]
+    : null;
 }

@@ -100,8 +100,7 @@ describe('edits, over facts made by chance', () => {
     fc.assert(
       fc.property(facts, facts, facts, (from, one, other) => {
         const before = withFacts(from);
-        const edit = (to: object) =>
-          editsOf(before, { what: 'facts', facts: { property: to as never } });
+        const edit = (to: object) => editsOf(before, { what: 'facts', facts: { property: to } });
         const mine = edit(one);
         const theirs = edit(other).filter(({ path }) => !mine.some((it) => doMeet(it.path, path)));
         const ab = applyEdits(before, [...mine, ...theirs]);

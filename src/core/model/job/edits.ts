@@ -150,7 +150,7 @@ function editList(
       : at < 0
         ? [...list, part]
         : list.map((one, index) => (index === at ? part : one));
-  return { ...inspection, [section]: next } as Inspection;
+  return { ...inspection, [section]: next };
 }
 
 /** Lays edits over an inspection, in order, without checking them. */

@@ -29,7 +29,7 @@ export function cleanEntry<E extends Entry | EntryDraft>(entry: E): Cleaned<E> {
       null,
     );
   if ('toReadingFt' in entry && (entry.toReadingFt ?? 0) > MOST.rodFt)
-    drop('toReadingFt', `an end at ${sayFt(entry.toReadingFt!)} ft, farther than any rod goes`);
+    drop('toReadingFt', `an end at ${sayFt(entry.toReadingFt)} ft, farther than any rod goes`);
   if (entry.kind === 'defect') {
     for (const field of ['fillRatio', 'extentRatio'] as const) {
       const share = entry[field] ?? 0;

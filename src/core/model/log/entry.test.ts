@@ -81,7 +81,7 @@ function faultsOf(value: unknown): string[] {
 
 describe('checkEntry', () => {
   it.each(ENTRY_KINDS)('takes a %s with every field, and keeps unknown keys', (kind) => {
-    const [entry] = entries({ kind, ...COMMON, ...GOOD[kind] } as Said);
+    const [entry] = entries({ kind, ...COMMON, ...GOOD[kind] });
     const outcome = checkEntry(entry);
     expect(outcome).toEqual({ ok: true, value: entry });
   });
@@ -126,7 +126,7 @@ describe('checkEntry', () => {
       readingFt: -1,
       reason: 'bored',
       confirmedBy: 'sight',
-    } as Said);
+    });
     expect(faultsOf(entry)).toHaveLength(2);
   });
 

@@ -91,7 +91,7 @@ export function compareWithTruth(
         ),
       }))
       .sort((a, b) => a.apartFt - b.apartFt)
-      .find(({ finding, apartFt }) => apartFt <= 3 * finding.sigmaFt! + EDGE_FT);
+      .find(({ finding, apartFt }) => apartFt <= 3 * finding.sigmaFt + EDGE_FT);
     if (near) {
       const { finding } = near;
       explained.add(finding.id);
@@ -103,7 +103,7 @@ export function compareWithTruth(
           trueFt: roundTo(trueFt, 1),
           foundFt: roundTo(foundFt, 1),
           errorFt: roundTo(foundFt - trueFt, 2),
-          sigmaFt: roundTo(finding.sigmaFt!, 2),
+          sigmaFt: roundTo(finding.sigmaFt, 2),
         },
       ];
     }

@@ -1,5 +1,5 @@
 import type { Run } from '../../model/job/run';
-import type { Entry, EntryDraft } from '../../model/log/entry';
+import type { EntryDraft } from '../../model/log/entry';
 import { DEFAULT_PREFERENCES } from '../../site/equipment';
 import type { Slip } from '../counter';
 import { pathPipeAt, stationAt } from '../path';
@@ -108,14 +108,11 @@ export function scopeRun(truth: LateralTruth, plan: RunPlan, seed: number, start
     aid: plan.aid,
     headLevels: head.levels,
     outcome: 'done',
-    entries: log.map(
-      ({ draft, atS }, index) =>
-        ({
-          id: `${plan.runId}-${index + 1}`,
-          at: new Date(startMs + Math.round(atS * 1000) + index).toISOString(),
-          ...draft,
-        }) as Entry,
-    ),
+    entries: log.map(({ draft, atS }, index) => ({
+      id: `${plan.runId}-${index + 1}`,
+      at: new Date(startMs + Math.round(atS * 1000) + index).toISOString(),
+      ...draft,
+    })),
   };
 }
 

@@ -232,7 +232,7 @@ function share(stream: Stream): void {
       group.forEach(({ volumeAt }, index) => {
         const isLast = index === group.length - 1;
         held[index] = isLast ? rest : Math.min(rest, volumeAt(low));
-        rest -= held[index]!;
+        rest -= held[index];
       });
     }
     from = to + 1;

@@ -41,7 +41,7 @@ function takeMaterial(sheet: Sheet): Material | null {
 function takeJoint(sheet: Sheet): Partial<Pick<EntryOf<'material'>, 'joint' | 'lipIn'>> {
   const index = sheet.indexOf('joint');
   if (index < 0) return {};
-  const joint = sheet.terms[index]!.senses['joint'] as 'lip';
+  const joint = sheet.terms[index]!.senses['joint'] as NonNullable<EntryOf<'material'>['joint']>;
   sheet.claim(index);
   if (joint !== 'lip') return { joint };
   const isInch = ({ unit, to }: Amount) => unit === 'in' && to === null;

@@ -18,7 +18,7 @@ const SIZE_DIGITS = 3;
 
 /** Claims the sizes of a defect: inches, shares and forms, each to the field that its kind is graded by. */
 export function takeSizes(sheet: Sheet, kind: DefectKind, boreIn: number | null): Sizes {
-  const form = (sheet.take(`form.${kind}`) as string | null) ?? null;
+  const form = sheet.take(`form.${kind}`) ?? null;
   const direction = kind === 'crack' ? sheet.take('direction') : null;
   const { inches: field, share: of, isHeight } = specOf(kind).size ?? {};
   const inches = field || of === 'diameter' ? takeInches(sheet, kind, isHeight ?? false) : null;

@@ -27,7 +27,7 @@ function splitTop(text: string): string[] {
     if (letter === '[' || letter === '{') depth += 1;
     if (letter === ']' || letter === '}') depth -= 1;
     if (letter === '|' && depth === 0) parts.push('');
-    else parts[parts.length - 1] += letter;
+    else parts.push((parts.pop() ?? '') + letter);
   }
   return parts;
 }

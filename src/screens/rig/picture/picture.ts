@@ -2,6 +2,7 @@ import {
   BufferAttribute,
   type BufferGeometry,
   BufferGeometry as Geometry,
+  type Color,
   Group,
   Mesh,
   PerspectiveCamera,
@@ -42,6 +43,11 @@ const MURKY_WATER = [0.1, 0.066, 0.026] as const;
 const MOTES = 260;
 /** The axis that a camera of three.js looks along. */
 const FORWARD = new Vector3(0, 0, 1);
+
+const disposeOf = (group: Group) =>
+  group.traverse((part) => {
+    if (part instanceof Mesh) (part.geometry as BufferGeometry).dispose();
+  });
 
 /**
  * Draws what the rig's camera sees, from the lateral's truth.
@@ -90,7 +96,7 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       const dropped = pieces.get(oldest)!;
       pieces.delete(oldest);
       scene.remove(dropped);
-      dropped.children.forEach((child) => (child as Mesh).geometry.dispose());
+      disposeOf(dropped);
     }
     return group;
   };
@@ -126,7 +132,7 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       if (view.isUnder && view.isMurky) surface.mesh.visible = false;
       material.uniforms['lamp']!.value = openIris(path, view.headFt);
       const [red, green, blue] = view.isMurky ? MURKY_WATER : CLEAR_WATER;
-      material.uniforms['murk']!.value.setRGB(red, green, blue);
+      (material.uniforms['murk'] as { value: Color }).value.setRGB(red, green, blue);
       material.uniforms['murkPerFt']!.value = view.isUnder
         ? view.isMurky
           ? MURKY_PER_FT
@@ -150,9 +156,7 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
       camera.updateProjectionMatrix();
     },
     dispose: () => {
-      pieces.forEach((group) =>
-        group.children.forEach((child) => (child as Mesh).geometry.dispose()),
-      );
+      pieces.forEach(disposeOf);
       material.dispose();
       renderer.dispose();
     },

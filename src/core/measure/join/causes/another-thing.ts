@@ -11,12 +11,12 @@ export const anotherThing: SightingCause = {
       const isAlike = () =>
         partners.every((one) => isSameKindOfThing(axis, other, one.axis, one.entry));
       if (!isOther || !isAlike()) return [];
-      const place = axis.placeOf(other.pass, other.readingFt!);
+      const place = axis.placeOf(other.pass, other.readingFt);
       return [
         {
           alongFt: place.alongFt,
           sigmaFt: place.readingSigmaFt,
-          text: `${axis.run.id} has another ${sayEntry(other).title.toLowerCase()} at ${other.readingFt!.toFixed(1)} ft; that may be the one.`,
+          text: `${axis.run.id} has another ${sayEntry(other).title.toLowerCase()} at ${other.readingFt.toFixed(1)} ft; that may be the one.`,
           remedy: { do: 'tie-instead', runId: axis.run.id, from: entry.id, to: other.id },
         },
       ];

@@ -6,7 +6,7 @@ export const swappedDigits: SightingCause = {
   alternatives: (axis, entry) => {
     if (entry.readingFt === null) return [];
     const [whole, tenth] = digitsOf(entry.readingFt);
-    return [...whole].flatMap((digit, at) => {
+    return Array.from(whole).flatMap((digit, at) => {
       const next = whole[at + 1];
       if (next === undefined || next === digit) return [];
       const swapped = `${whole.slice(0, at)}${next}${digit}${whole.slice(at + 2)}.${tenth}`;

@@ -86,10 +86,7 @@ export const mineralWall: WallEffect = (point, thing) => {
   const drip = noise3(point.clock * 4, 7, point.atFt * 5);
   const spread = 0.12 + 0.7 * drip * rise(-0.9, 0.6, -upOf(point.clock));
   const along = inStretch(point.atFt, fromFt, toFt, spread);
-  const below =
-    clockTo === undefined
-      ? 0
-      : 0.75 * (1 - rise(0, 3, hoursApart(point.clock, clockFrom < 6 ? 4.5 : 7.5)));
+  const below = 0.75 * (1 - rise(0, 3, hoursApart(point.clock, clockFrom < 6 ? 4.5 : 7.5)));
   const share = along * Math.max(above, below * along);
   if (share <= 0.02) return;
   const [x, y, z] = inSpace(point, 13);

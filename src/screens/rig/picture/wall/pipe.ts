@@ -149,25 +149,31 @@ export function layJoint(point: WallPoint, material: Material, awayFt: number): 
       // Butt-welded: two beads stand up side by side.
       const bead = Math.max(near2(awayFt - 0.018, 0.018), near2(awayFt + 0.018, 0.018));
       point.radiusFt -= 0.022 * bead;
-      return tint(point, [0.14, 0.15, 0.17], bead);
+      tint(point, [0.14, 0.15, 0.17], bead);
+      return;
     }
     case 'abs':
     case 'pvc':
       point.radiusFt += 0.008 * near(0.02);
-      return tint(
-        point,
-        material === 'abs' ? [0.3, 0.3, 0.32] : [0.45, 0.45, 0.42],
-        0.8 * near(0.018),
-      );
+      {
+        tint(point, material === 'abs' ? [0.3, 0.3, 0.32] : [0.45, 0.45, 0.42], 0.8 * near(0.018));
+        return;
+      }
     case 'asbestos-cement':
       point.radiusFt += 0.02 * near(0.04);
-      return tint(point, [0.25, 0.26, 0.27], 0.9 * near(0.035));
+      {
+        tint(point, [0.25, 0.26, 0.27], 0.9 * near(0.035));
+        return;
+      }
     case 'cast-iron':
     case 'galvanized-steel':
     case 'ductile-iron':
       point.radiusFt += 0.016 * near(0.03);
       tint(point, RUST, 0.7 * near(0.09));
-      return tint(point, VOID, 0.8 * near(0.025));
+      {
+        tint(point, VOID, 0.8 * near(0.025));
+        return;
+      }
     case 'liner':
     case 'lead':
       return undefined;
@@ -179,7 +185,10 @@ export function layJoint(point: WallPoint, material: Material, awayFt: number): 
         0.8 * near(0.1),
       );
       point.radiusFt += 0.024 * near(0.05);
-      return tint(point, VOID, 0.95 * near(0.05));
+      {
+        tint(point, VOID, 0.95 * near(0.05));
+        return;
+      }
   }
 }
 

@@ -57,7 +57,8 @@ export const breakWall: WallEffect = (point, thing) => {
   const isInvert = form === 'invert-missing';
   if (thing.kind === 'defect' && (isInvert || form === 'wall-missing')) {
     const at = isInvert ? { ...thing, what: { clockFrom: 5, clockTo: 7, ...thing.what } } : thing;
-    return openToSoil(point, patch(point, at, 0.9, 3) + 0.35, 0.22);
+    openToSoil(point, patch(point, at, 0.9, 3) + 0.35, 0.22);
+    return;
   }
   // Displaced: the broken piece has tipped into the bore, with a dark edge round it.
   const share = patch(point, thing, 0.8, 3.4);
@@ -67,7 +68,7 @@ export const breakWall: WallEffect = (point, thing) => {
   point.radiusFt -= inside * point.boreFt * (0.12 + 0.22 * tip);
   point.radiusFt += edge * 0.12 * point.boreFt;
   tint(point, VOID, 0.95 * edge);
-  return tint(point, [0.66, 0.45, 0.32], 0.25 * inside);
+  tint(point, [0.66, 0.45, 0.32], 0.25 * inside);
 };
 
 export const holeWall: WallEffect = (point, thing) => {
@@ -146,8 +147,10 @@ export const wearWall: WallEffect = (point, thing) => {
     inArc(point.clock, clockFrom, clockTo, 0.9) * inStretch(point.atFt, fromFt, toFt, 0.3);
   if (share <= 0) return;
   const [x, y, z] = inSpace(point, 16);
-  if (form === 'invert-gone')
-    return openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16);
+  if (form === 'invert-gone') {
+    openToSoil(point, share * (0.62 + 0.2 * noise3(x * 0.5, y * 0.5, z * 0.5)), 0.16);
+    return;
+  }
   const rough = rough3(x, y, z);
   tint(point, RUST, 0.8 * share);
   tint(point, [0.72, 0.4, 0.15], share * rise(0.5, 0.7, rough));
@@ -167,7 +170,10 @@ export const spallWall: WallEffect = (point, thing) => {
     inArc(point.clock, thing.what.clockFrom, thing.what.clockTo, 1) *
     inStretch(point.atFt, fromFt, toFt, 0.4);
   if (share <= 0) return;
-  if (form === 'hole') return openToSoil(point, patch(point, thing, 0.7, 2.4) + 0.4, 0.3);
+  if (form === 'hole') {
+    openToSoil(point, patch(point, thing, 0.7, 2.4) + 0.4, 0.3);
+    return;
+  }
   if (form === 'stone-exposed') {
     // The skin is gone: rounded stones stand out of it.
     const { apart, own } = stones3(...inSpace(point, 15));
@@ -175,11 +181,12 @@ export const spallWall: WallEffect = (point, thing) => {
     point.radiusFt += share * (0.035 - 0.055 * stone) * point.boreFt * 2;
     const shade = 0.3 + 0.45 * own;
     tint(point, [0.32, 0.29, 0.25], share);
-    return tint(point, [shade, shade * (0.85 + 0.15 * own), shade * 0.8], share * stone);
+    tint(point, [shade, shade * (0.85 + 0.15 * own), shade * 0.8], share * stone);
+    return;
   }
   const grit = noise3(...inSpace(point, 60));
   point.radiusFt += share * 0.02 * point.boreFt * rise(0.4, 0.8, grit);
-  return tint(point, grit > 0.5 ? [0.74, 0.68, 0.55] : [0.4, 0.36, 0.3], 0.8 * share);
+  tint(point, grit > 0.5 ? [0.74, 0.68, 0.55] : [0.4, 0.36, 0.3], 0.8 * share);
 };
 
 export const lipWall: WallEffect = (point, thing) => {
