@@ -1,6 +1,6 @@
 import { createRig, lensHeightIn, type RigSetup } from '#core/simulator/rig';
 import type { LateralTruth } from '#core/simulator/truth';
-import { createPicture } from '../src/screens/rig/picture/picture';
+import { createPicture } from '../src/picture/picture';
 
 /** Drives a lateral in the page, draws a picture every half foot, and returns what each took, ms. */
 async function timePictures(truth: LateralTruth, setup: RigSetup, size: [number, number]) {

@@ -1,16 +1,46 @@
 import { ulid } from 'ulid';
 import { type Deed, editsOf } from '#core/model/job/edits';
+import type { Overwritten } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
 import { type Base, type Change, isForeign, type Kept } from './change';
 import { deviceAheadMs, timeOfEntry } from './clock';
 import { UNKNOWN_INSTALLATION } from './old-store';
+import type { SaveState } from './sender';
 import { mark } from './store';
 import { localInstant } from './time';
 
 /** What a screen does to a job: the change of a run, an access point or facts, or an entry as it is. */
 export type Doing =
   Deed | { readonly what: 'entry'; readonly runId: string; readonly entry: Entry };
+
+/** A job as a screen has it, and what it can do to it. */
+export type JobOnDevice = {
+  /** What the server has, with everything done on this device laid over it. */
+  readonly inspection: Inspection;
+  readonly save: SaveState;
+  /** What the server does not have yet, or refused. */
+  readonly waiting: readonly Kept[];
+  /** What waits for another Chert than this one. */
+  readonly foreign: readonly Kept[];
+  /** What two devices set without seeing each other, the latest first. */
+  readonly told: readonly Overwritten[];
+  /** Why this device could not keep something; it is sent from memory, and lost with the page. */
+  readonly trouble: string | null;
+  /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
+  readonly append: (
+    runId: string,
+    drafts: readonly EntryDraft[],
+    laterMs?: number,
+  ) => readonly Entry[];
+  readonly change: (...doing: readonly Doing[]) => void;
+  /** Keeps a still or a voice note; returns its id. */
+  readonly addMedia: (blob: Blob) => Promise<string>;
+  /** Sends what was refused again, mended or as it is; `null` takes it out. */
+  readonly settle: (refused: Kept, change: Kept['change'] | null) => void;
+  /** Takes what waits for another Chert as meant for this one. */
+  readonly takeOver: () => void;
+};
 
 /** A change that is not kept yet. */
 export type Fresh = Omit<Kept, 'seq' | 'jobId' | 'state'>;

@@ -9,41 +9,14 @@ import {
   foreignOf,
   type Fresh,
   freshen,
+  type JobOnDevice,
 } from '#client/job-on-device';
 import { keepOffline } from '#client/offline';
 import type { SaveState } from '#client/sender';
 import { isUnkept, keepChanges, keepMedia } from '#client/store';
 import { plainData } from '#core/base/plain-text';
-import type { Overwritten, StoredJob } from '#core/model/job/history';
-import type { Inspection } from '#core/model/job/inspection';
-import type { Entry, EntryDraft } from '#core/model/log/entry';
-
-export type JobOnDevice = {
-  /** What the server has, with everything done on this device laid over it. */
-  readonly inspection: Inspection;
-  readonly save: SaveState;
-  /** What the server does not have yet, or refused. */
-  readonly waiting: readonly Kept[];
-  /** What waits for another Chert than this one. */
-  readonly foreign: readonly Kept[];
-  /** What two devices set without seeing each other, the latest first. */
-  readonly told: readonly Overwritten[];
-  /** Why this device could not keep something; it is sent from memory, and lost with the page. */
-  readonly trouble: string | null;
-  /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
-  readonly append: (
-    runId: string,
-    drafts: readonly EntryDraft[],
-    laterMs?: number,
-  ) => readonly Entry[];
-  readonly change: (...doing: readonly Doing[]) => void;
-  /** Keeps a still or a voice note; returns its id. */
-  readonly addMedia: (blob: Blob) => Promise<string>;
-  /** Sends what was refused again, mended or as it is; `null` takes it out. */
-  readonly settle: (refused: Kept, change: Kept['change'] | null) => void;
-  /** Takes what waits for another Chert as meant for this one. */
-  readonly takeOver: () => void;
-};
+import type { StoredJob } from '#core/model/job/history';
+import type { EntryDraft } from '#core/model/log/entry';
 
 /** How often a page that is looked at asks whether another device did something, ms. */
 const ASK_EVERY_MS = 30_000;

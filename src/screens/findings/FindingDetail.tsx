@@ -11,7 +11,7 @@ import { History } from './History';
 import { PipeHere } from './PipeHere';
 import { Reasons } from './Reasons';
 import { Review } from './Review';
-import { entriesOf, pipeEntriesOf, type RulingActions } from './rulings';
+import { entriesOf, pipeEntriesOf, type RulingActions } from '../../client/actions/findings';
 import { Same } from './Same';
 import { nameCause, sayFacts, sayPlace } from './say';
 import { Stale } from './Stale';

@@ -23,7 +23,7 @@ import styles from './Findings.module.css';
 import { FindingsList } from './FindingsList';
 import { JobThresholds } from './JobThresholds';
 import { Profiles } from './Profiles';
-import { rulingActions } from './rulings';
+import { rulingActions } from '../../client/actions/findings';
 import { Stale } from './Stale';
 import { FINDING_KEYS, useFindingKeys } from './useFindingKeys';
 import { useFindings } from './useFindings';

@@ -5,7 +5,7 @@ import { ACTION_WORDS } from '#core/report/words';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
 import styles from './Detail.module.css';
-import type { Word } from './rulings';
+import type { Word } from '../../client/actions/findings';
 
 type Props = {
   readonly finding: Finding;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Form } from '../shared/Form';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
-import styles from './Lateral.module.css';
+import styles from './Ties.module.css';
 
 type Props = {
   /** A line that would do, for these runs. */

@@ -14,7 +14,7 @@ import { useLight } from '../shared/useLight';
 import { CoverageBars } from './CoverageBars';
 import { GradePanel } from './GradePanel';
 import styles from './Lateral.module.css';
-import { SECTION_HEIGHT } from './model';
+import { SECTION_HEIGHT } from '../../core/section/lateral-view';
 import { Ruler } from './Ruler';
 import { RunLanes } from './RunLanes';
 import { RunTable } from './RunTable';

@@ -5,7 +5,7 @@ import type { PipeAge } from '#core/lateral/age';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
-import styles from './Lateral.module.css';
+import styles from './PipeTable.module.css';
 
 type Props = {
   readonly material: Material;

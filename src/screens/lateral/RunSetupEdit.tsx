@@ -4,7 +4,7 @@ import type { Inspection } from '#core/model/job/inspection';
 import { labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
 import { sayCode } from '../shared/Fields';
-import styles from './Lateral.module.css';
+import styles from './PipeTable.module.css';
 
 type Props = {
   readonly run: Run;

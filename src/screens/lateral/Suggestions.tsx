@@ -1,7 +1,7 @@
 import type { TieSuggestion } from '#core/measure/join/suggest';
 import form from '../shared/form.module.css';
 import { useNameOf } from '../shared/names';
-import styles from './Lateral.module.css';
+import styles from './Ties.module.css';
 import { foot } from './say';
 
 type Props = {

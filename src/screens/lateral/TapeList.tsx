@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react';
 import type { Span } from '#core/model/job/inspection';
 import { useNameOf } from '../shared/names';
 import styles from './Lateral.module.css';
+import ties from './Ties.module.css';
 import { foot } from './say';
 
 type Props = { readonly spans: readonly Span[]; readonly onDrop: (span: Span) => void };
@@ -11,13 +12,13 @@ export function TapeList({ spans, onDrop }: Props) {
   const nameOf = useNameOf();
   if (spans.length === 0) return null;
   return (
-    <ul className={styles['ties']} aria-label="Tapes">
+    <ul className={ties['ties']} aria-label="Tapes">
       {spans.map((span) => {
         const { alongFt } = span;
         const [from, to] = [nameOf(span.fromAccessPointId), nameOf(span.toAccessPointId)];
         return (
           <li key={`${from} ${to}`}>
-            <p className={styles['tape']}>
+            <p className={ties['tape']}>
               <strong>
                 {from} to {to}
               </strong>
@@ -28,7 +29,7 @@ export function TapeList({ spans, onDrop }: Props) {
             </p>
             <button
               type="button"
-              className={styles['drop']}
+              className={ties['drop']}
               aria-label={`Drop the tape from ${from} to ${to}`}
               onClick={() => onDrop(span)}
             >

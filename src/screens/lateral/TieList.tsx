@@ -3,7 +3,8 @@ import type { Remedy } from '#core/measure/join/causes/cause';
 import type { PlacedTie } from '#core/measure/join/join';
 import { useNameOf } from '../shared/names';
 import styles from './Lateral.module.css';
-import type { MisfitNote } from './model';
+import ties from './Ties.module.css';
+import type { MisfitNote } from '../../core/section/lateral-view';
 import { foot, footOf, signed } from './say';
 
 /** Where a tie was before the last change. */
@@ -40,10 +41,10 @@ export function TieList(props: Props) {
   return (
     <>
       {misfits.map(({ tieIds, text, explanations }) => (
-        <div key={tieIds.join()} className={styles['misfit']} role="group" aria-label="Misfit">
+        <div key={tieIds.join()} className={ties['misfit']} role="group" aria-label="Misfit">
           <p>{text}</p>
           {explanations.map((one) => (
-            <p key={one.text} className={styles['cause']}>
+            <p key={one.text} className={ties['cause']}>
               <span>{one.text}</span>
               <button type="button" onClick={() => onRemedy(one.remedy)}>
                 {REMEDY[one.remedy.do]}
@@ -51,13 +52,13 @@ export function TieList(props: Props) {
             </p>
           ))}
           {explanations.length === 0 && (
-            <p className={styles['cause']}>
+            <p className={ties['cause']}>
               <span>Look at both on the stills; move the tie or drop it.</span>
             </p>
           )}
         </div>
       ))}
-      <ul className={styles['ties']}>
+      <ul className={ties['ties']}>
         {ties.map((tie) => {
           const was = before.get(tie.id);
           const moved =
@@ -69,7 +70,7 @@ export function TieList(props: Props) {
             <li key={tie.id} id={`tie-${tie.id}`} data-chosen={tie.id === chosen || undefined}>
               <button
                 type="button"
-                className={styles['tie']}
+                className={ties['tie']}
                 aria-pressed={tie.id === chosen}
                 onClick={() => onChoose(tie.id)}
               >
@@ -93,7 +94,7 @@ export function TieList(props: Props) {
               </button>
               <button
                 type="button"
-                className={styles['drop']}
+                className={ties['drop']}
                 aria-label={`Drop ${tie.id}`}
                 title={`Drop ${tie.id}`}
                 onClick={() => onDrop(tie.id)}

@@ -1,4 +1,8 @@
-import { computeLateral, type LateralModel, type LateralRequest } from './model';
+import {
+  computeLateral,
+  type LateralModel,
+  type LateralRequest,
+} from '../../core/section/lateral-view';
 
 export type Asked = { readonly request: LateralRequest };
 export type Answered = { readonly model: LateralModel };

@@ -8,10 +8,10 @@ import type { Span, Tie } from '#core/model/job/inspection';
 import { labelIn } from '#core/model/job/labels';
 import { foldLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
-import type { JobOnDevice } from '../device/useJob';
-import type { LateralModel } from './model';
+import type { JobOnDevice } from '#client/job-on-device';
+import type { LateralModel } from '../../core/section/lateral-view';
 import type { Before } from './TieList';
-import { tieActions } from './ties';
+import { tieActions } from '../../client/actions/ties';
 
 const NOWHERE: Before = new Map();
 

@@ -14,6 +14,7 @@ import type { Work } from '#core/planning/work';
 import { Form } from '../shared/Form';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
+import work from './Work.module.css';
 import { numbersOf, sayFindings, sayQuantity, sayStations } from './say';
 
 type Props = {
@@ -130,7 +131,7 @@ function WorkLines({
     `by ${method.by}`,
   ].filter(Boolean);
   return (
-    <div className={styles['work-lines']}>
+    <div className={work['work-lines']}>
       <h3>
         {method.verb} <span>{`${sayStations(work)} ft${names.on(work.lineId)}`}</span>
         {work.isFirst && ', first'}
@@ -139,7 +140,7 @@ function WorkLines({
       {work.lines.length === 0 ? (
         <p className={styles['hint']}>No fee included.</p>
       ) : (
-        <table className={styles['lines']}>
+        <table className={work['lines']}>
           <caption className="hidden-visually">What {method.name.toLowerCase()} costs</caption>
           <thead className="hidden-visually">
             <tr>
@@ -174,7 +175,7 @@ function Choose({
   const [trouble, setTrouble] = useState<string | null>(null);
   return (
     <Form
-      className={styles['choose']}
+      className={work['choose']}
       onTyped={({ text }) => {
         const reason = text('reason');
         if (reason === '') {

@@ -11,6 +11,7 @@ import { isRepairWork, type Plan } from '#core/planning/plans/plan';
 import { Troubles } from '../shared/Fields';
 import { faultsOf } from '../shared/form-data';
 import styles from './Repairs.module.css';
+import quotes from './Quotes.module.css';
 import { readFeet } from './say';
 
 export type QuoteFields = Omit<QuoteDecision, 'id' | 'kind' | 'reason'>;
@@ -85,8 +86,8 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
     if (faults.length === 0) onKeep(quote);
   });
   return (
-    <form className={styles['quote-form']} onSubmit={(event) => void keep(event)} noValidate>
-      <div className={styles['pair']}>
+    <form className={quotes['quote-form']} onSubmit={(event) => void keep(event)} noValidate>
+      <div className={quotes['pair']}>
         <label>
           Quote from
           <input {...register('from')} autoComplete="off" />
@@ -99,7 +100,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
       {fields.map((field, index) => (
         <div
           key={field.id}
-          className={styles['quote-line']}
+          className={quotes['quote-line']}
           role="group"
           aria-label={`Work ${index + 1}`}
         >
@@ -137,7 +138,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
           <Plus size={18} aria-hidden="true" /> Add a work
         </button>
       </div>
-      <fieldset className={styles['includes']}>
+      <fieldset className={quotes['includes']}>
         <legend>The price includes</legend>
         {QUOTE_INCLUDES.map((one) => (
           <label key={one}>

@@ -7,7 +7,7 @@ import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
 import { useLight } from '../shared/useLight';
-import { repairActions } from './actions';
+import { repairActions } from '../../client/actions/repairs';
 import styles from './Repairs.module.css';
 import { RepairsWork } from './RepairsWork';
 

@@ -7,7 +7,7 @@ import { asOwnWork } from '#core/planning/own-plan';
 import type { Preferences } from '#core/site/equipment';
 import { SectionFigure } from '../../ui/section/SectionFigure';
 import { ZoomBox } from '../../ui/section/ZoomBox';
-import type { RepairActions } from './actions';
+import type { RepairActions } from '../../client/actions/repairs';
 import { AssumptionsPanel } from './AssumptionsPanel';
 import { BeforeDeciding, BeforeDigging } from './BeforeDeciding';
 import { Controls } from './Controls';

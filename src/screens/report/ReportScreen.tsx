@@ -19,7 +19,7 @@ import { useJob } from '../device/useJob';
 import { Panel } from '../shared/Panel';
 import { useLight } from '../shared/useLight';
 import { useReady } from '../shared/useReady';
-import { reportActions } from './actions';
+import { reportActions } from '../../client/actions/report';
 import { Files } from './Files';
 import { Issue } from './Issue';
 import { Options } from './Options';

@@ -10,8 +10,8 @@ import {
 } from '#core/simulator/rig';
 import type { LateralTruth, TruthFixture } from '#core/simulator/truth';
 import type { CounterReading, Gear } from '../gear/gear';
-import { createPlainPicture } from './picture/plain';
-import type { PictureDrawer, PictureView } from './picture/view';
+import { createPlainPicture } from '../../picture/plain';
+import type { PictureDrawer, PictureView } from '../../picture/view';
 
 /** Speeds of the hand, feet a second. */
 export const SPEEDS = { slow: 0.2, steady: 0.7, fast: 2 } as const;
@@ -204,7 +204,7 @@ async function makeDrawer(
   const canvas = document.createElement('canvas');
   if (!wantsPlain) {
     // Without signal the part that draws in three dimensions may be out of reach: the plain one is here.
-    const drawer = await import('./picture/picture').then(
+    const drawer = await import('../../picture/picture').then(
       ({ createPicture }) => createPicture(canvas, path),
       () => null,
     );

@@ -6,7 +6,7 @@ import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import { lastLeaving } from '#core/model/job/rulings';
 import styles from './BeforeLeave.module.css';
-import { type OnePress, pressesFor } from './one-press';
+import { type OnePress, pressesFor } from '../../client/actions/one-press';
 import panel from './panel.module.css';
 import { useTicked } from './useTicked';
 

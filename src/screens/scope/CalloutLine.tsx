@@ -1,3 +1,4 @@
+import type { Place } from '#client/actions/counter';
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Inspection } from '#core/model/job/inspection';
@@ -11,7 +12,6 @@ import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
 import { Counter } from './Counter';
 import { KeyHelp } from './KeyHelp';
-import type { Place } from './useField';
 import { useLineDraft } from './useLineDraft';
 import { type Scope, usePreview } from './useScope';
 import { WordButtons } from './WordButtons';

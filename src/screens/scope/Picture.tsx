@@ -7,7 +7,7 @@ import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
-import { stillTarget } from './stills';
+import { stillTarget } from '../../client/actions/stills';
 import type { Voice } from './useVoice';
 
 type Props = {

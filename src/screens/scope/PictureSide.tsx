@@ -6,7 +6,7 @@ import { sayEntry } from '#core/model/log/say-entry';
 import type { Equipment } from '#core/site/equipment';
 import { useMedia } from '../device/useMedia';
 import { Picture } from './Picture';
-import { stillTarget } from './stills';
+import { stillTarget } from '../../client/actions/stills';
 import type { RigOnScope } from './useRigOnScope';
 import type { Voice } from './useVoice';
 

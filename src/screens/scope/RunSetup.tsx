@@ -1,18 +1,13 @@
 import { useEffect, useState } from 'react';
-import { ulid } from 'ulid';
+import { ANOTHER, HOUSE_LINE, startRun } from '#client/actions/start-run';
 import type { Doing } from '#client/job-on-device';
-import { VALIDATION } from '#core/base/joi';
 import { ACCESS_KINDS } from '#core/catalogue/access/index';
 import { MATERIALS } from '#core/catalogue/materials/index';
 import { AIDS, CLEANED_BEFORE, ZERO_PLACES } from '#core/catalogue/vocabulary';
 import { ZONES } from '#core/catalogue/zones';
-import { type AccessPoint } from '#core/model/job/access-point';
-import { accessPointSchema } from '#core/model/job/access-point.schema';
 import { type Inspection } from '#core/model/job/inspection';
-import { spanSchema } from '#core/model/job/inspection.schema';
-import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
+import { labelOf } from '#core/model/job/labels';
 import { type Run } from '#core/model/job/run';
-import { runSetupSchema } from '#core/model/job/run.schema';
 import type { Equipment } from '#core/site/equipment';
 import { Field, sayCode, Select, Troubles } from '../shared/Fields';
 import { Form } from '../shared/Form';
@@ -25,20 +20,17 @@ import styles from './RunSetup.module.css';
 type Props = {
   readonly inspection: Inspection;
   readonly equipment: Equipment;
-  readonly onChange: (change: Doing) => void;
+  readonly onChange: (...doing: readonly Doing[]) => void;
   readonly onRun: (run: Run) => void;
   readonly onCancel: (() => void) | undefined;
 };
 
-const NEW = '+';
-/** The line that a run without one belongs to. */
-const MAIN_LINE = { id: 'main-line', label: 'house to main' } as const;
 /** Adds an access point, where it is new, and a run from it. */
 export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: Props) {
-  const { accessPoints, runs, lines = [], spans = [] } = inspection;
+  const { accessPoints, lines = [] } = inspection;
   const ready = useReady();
   const [accessId, setAccessId] = useState(
-    (accessPoints.findLast(({ usable }) => usable) ?? accessPoints.at(-1))?.id ?? NEW,
+    (accessPoints.findLast(({ usable }) => usable) ?? accessPoints.at(-1))?.id ?? ANOTHER,
   );
   const [zeroAt, setZeroAt] = useState<string>('horizontal');
   const [trouble, setTrouble] = useState<readonly string[]>([]);
@@ -48,67 +40,19 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
     const wanted = new URLSearchParams(window.location.search).get('access');
     if (accessPoints.some(({ id }) => id === wanted)) setAccessId(wanted!);
   }, [accessPoints]);
-  const isNew = accessId === NEW;
+  const isNew = accessId === ANOTHER;
 
-  const start = ({ text, number }: Typed) => {
-    const id = isNew ? ulid() : accessId;
-    const access = {
-      id,
-      label: freeLabel(accessPoints, accessNameAt),
-      kind: text('kind'),
-      diameterIn: number('diameterIn'),
-      material: text('material'),
-      place: text('place'),
-      zone: text('zone'),
-      usable: true,
-      obstacle: null,
-    };
-    const isNewLine = lineId === NEW;
-    const newLine = {
-      id: ulid(),
-      label: text('lineLabel'),
-      joins: MAIN_LINE.id,
-    };
-    const setup = {
-      id: ulid(),
-      label: freeLabel(runs, runNameAt),
-      accessPointId: id,
-      ...(lineId === '' ? {} : { lineId: isNewLine ? newLine.id : lineId }),
-      facing: text('facing'),
-      zero: {
-        at: text('zeroAt'),
-        readingFt: number('zeroFt'),
-        dropFt: zeroAt === 'rim' ? number('dropFt') : 0,
-      },
-      cleanedBefore: text('cleanedBefore'),
-      waterAtStart: text('waterAtStart'),
-      ...(text('head') ? { head: text('head') } : {}),
-      aid: text('aid'),
-    };
-    const span = {
-      fromAccessPointId: text('tapedFrom'),
-      toAccessPointId: id,
-      alongFt: number('tapedFt'),
-      basis: 'taped' as const,
-    };
-    const isTaped = text('tapedFt') !== '';
-    const faults = [
-      ...(isNew ? faultsOf(accessPointSchema.validate(access, VALIDATION).error, LABELS) : []),
-      ...faultsOf(runSetupSchema.validate(setup, VALIDATION).error, LABELS),
-      ...(isNewLine && newLine.label === '' ? ['Line: expected a name, got nothing.'] : []),
-      ...(isTaped ? faultsOf(spanSchema.validate(span, VALIDATION).error, LABELS) : []),
-    ];
-    setTrouble(faults);
-    if (faults.length > 0) return;
-    if (isNew) onChange({ what: 'access', access: access as AccessPoint });
-    const withMain = lines.some((one) => one.id === MAIN_LINE.id) ? lines : [MAIN_LINE, ...lines];
-    const facts = {
-      ...(isNewLine ? { lines: [...withMain, newLine] } : {}),
-      ...(isTaped ? { spans: [...spans, span] } : {}),
-    };
-    if (isNewLine || isTaped) onChange({ what: 'facts', facts });
-    onChange({ what: 'run', setup: setup as Omit<Run, 'entries'> });
-    onRun({ ...setup, entries: [] } as unknown as Run);
+  const start = (typed: Typed) => {
+    const started = startRun(inspection, { accessId, lineId }, typed);
+    if (!started.ok) {
+      setTrouble([
+        ...started.errors.flatMap((error) => faultsOf(error, LABELS)),
+        ...(started.isLineNameless ? ['Line: expected a name, got nothing.'] : []),
+      ]);
+      return;
+    }
+    onChange(...started.doing);
+    onRun(started.run);
   };
 
   return (
@@ -130,7 +74,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
                     {place ? `, ${place}` : ''}
                   </option>
                 ))}
-                <option value={NEW}>Another one</option>
+                <option value={ANOTHER}>Another one</option>
               </select>
             </div>
           )}
@@ -210,7 +154,7 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
                 value={lineId}
                 onChange={(event) => setLineId(event.target.value)}
               >
-                <option value="">{MAIN_LINE.label}</option>
+                <option value="">{HOUSE_LINE.label}</option>
                 {lines
                   .filter((one) => one.joins !== undefined)
                   .map((one) => (
@@ -218,10 +162,10 @@ export function RunSetup({ inspection, equipment, onChange, onRun, onCancel }: P
                       {one.label}
                     </option>
                   ))}
-                <option value={NEW}>A branch or second building</option>
+                <option value={ANOTHER}>A branch or second building</option>
               </select>
             </div>
-            {lineId === NEW && (
+            {lineId === ANOTHER && (
               <Field name="lineLabel" label="Name of that line" value="" mode="text" />
             )}
             {accessPoints.some((one) => one.id !== accessId) && (

@@ -1,3 +1,4 @@
+import type { Place } from '#client/actions/counter';
 import { useEffect, useState } from 'react';
 import { sayFt } from '#core/base/numbers';
 import { nameMaterial } from '#core/catalogue/materials/kinds';
@@ -11,7 +12,6 @@ import type { EntryDraft } from '#core/model/log/entry';
 import { Choice } from './Choice';
 import styles from './RunState.module.css';
 import { StillOpen } from './StillOpen';
-import type { Place } from './useField';
 import type { Scope } from './useScope';
 
 type Props = {

@@ -12,16 +12,18 @@ import { useLight } from '../shared/useLight';
 import { BeforeLeave } from './BeforeLeave';
 import { CalloutLine } from './CalloutLine';
 import { FindingsSoFar } from './FindingsSoFar';
-import { leavingOf } from './leaving';
+import { deciding } from '#client/actions/decide';
+import { revised, stillDraft, takingBack } from '#client/actions/entries';
+import { leavingOf } from '../../client/actions/leaving';
 import { LogList } from './LogList';
 import { PictureSide } from './PictureSide';
 import { RunSetup } from './RunSetup';
 import { RunState } from './RunState';
 import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
-import { settleStill } from './stills';
+import { settleStill } from '../../client/actions/stills';
 import { Tape } from './tape/Tape';
-import { said, takingBack, useField } from './useField';
+import { useField } from './useField';
 import { usePosition } from './usePosition';
 import { useRigOnScope } from './useRigOnScope';
 import { useScope } from './useScope';
@@ -93,8 +95,7 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
     setView('tape');
   };
   const leave = (reason: string, open: readonly ToClear[]) => {
-    const decision = leavingOf(reason, open, new Date());
-    job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
+    deciding(job.change).put(leavingOf(reason, open, new Date()));
   };
   const standing = scope.axis?.log.standing ?? [];
   // A correction takes the place of what was chosen.
@@ -109,26 +110,19 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
       if (entry.kind === 'flag' && entry.replaces === undefined && voice.isOn && !voice.isRecording)
         void voice.record().then(async (sound) => {
           const audioId = sound ? await job.addMedia(sound) : null;
-          if (audioId !== null) job.append(runId, [said(entry, { audioId })]);
+          if (audioId !== null) job.append(runId, [revised(entry, { audioId })]);
         });
       if (entry.kind === 'locate' && position.isOn && entry.position === undefined)
         void position.find().then((at) => {
-          if (at) job.append(runId, [said(entry, { position: at })]);
+          if (at) job.append(runId, [revised(entry, { position: at })]);
         });
     }
     setChosenId(null);
   };
   const addStill = async (still: Blob, entry: Entry | null, readingFt: number) => {
     const id = await job.addMedia(still);
-    if (id === null || !run) return;
-    if (entry)
-      job.append(run.id, [said(entry, { photoIds: [...(entry.photoIds ?? []), id] })], rig.laterMs);
-    else
-      job.append(
-        run.id,
-        [{ kind: 'photo', pass: place.pass, readingFt, photoIds: [id] }],
-        rig.laterMs,
-      );
+    if (!run) return;
+    job.append(run.id, [stillDraft(id, entry, { pass: place.pass, readingFt })], rig.laterMs);
   };
   const acts = {
     choose: (entry: Entry | null) => {

@@ -1,13 +1,9 @@
 import { useCallback, useState } from 'react';
-import type { Pass } from '#core/catalogue/vocabulary';
+import { type Place, placeAfter, resumeAt } from '#client/actions/counter';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
-import type { JobOnDevice } from '../device/useJob';
-import { passAfter, readingAfter, resumeAt } from './useScope';
-
-/** Where the camera is: the counter and the pass. */
-export type Place = { readonly counterFt: number; readonly pass: Pass };
+import type { JobOnDevice } from '#client/job-on-device';
 
 export type Field = {
   readonly run: Run | null;
@@ -32,15 +28,7 @@ export function useField(inspection: Inspection, job: JobOnDevice): Field {
   const append = (drafts: readonly EntryDraft[], laterMs = 0) => {
     if (!run) return [];
     const entries = job.append(run.id, drafts, laterMs);
-    move((now) =>
-      entries.reduce(
-        ({ counterFt, pass }, entry) => ({
-          counterFt: readingAfter(entry) ?? counterFt,
-          pass: passAfter(entry, pass),
-        }),
-        now,
-      ),
-    );
+    move((now) => placeAfter(entries, now));
     return entries;
   };
   const showRun = useCallback(
@@ -60,17 +48,3 @@ export function useField(inspection: Inspection, job: JobOnDevice): Field {
 }
 
 const AT_ZERO: Place = { counterFt: 0, pass: 'out' };
-
-/** An entry said again with more: what it was, with `more` laid over it, in the place of the old one. */
-export function said(entry: Entry, more: Record<string, unknown>): EntryDraft {
-  const { id, at: _at, replaces: _replaces, ...facts } = entry;
-  return { ...facts, ...more, replaces: id };
-}
-
-/** The retraction of an entry. */
-export const takingBack = (entry: Entry): EntryDraft => ({
-  kind: 'retract',
-  pass: entry.pass,
-  readingFt: entry.readingFt,
-  retracts: entry.id,
-});

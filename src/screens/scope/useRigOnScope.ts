@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { CounterReading } from '../gear/gear';
 import { recallRig, rememberRig, type RigMemory } from '../rig/memory';
-import type { Field, Place } from './useField';
+import type { Place } from '#client/actions/counter';
+import type { Field } from './useField';
 
 export type RigOnScope = {
   /** What the rig is in; `null` when it is closed. */

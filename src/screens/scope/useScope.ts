@@ -15,26 +15,6 @@ import type { CalloutContext, OwnWord } from '#core/speech/draft';
 import type { Understood } from '#core/speech/parse';
 import { readLine } from '#core/speech/read-line';
 
-/** Where a run stands: the counter and the pass as the log left them. */
-export function resumeAt(run: Run): { counterFt: number; pass: Pass } {
-  const last = run.entries.findLast((entry) => readingAfter(entry) !== null);
-  if (!last) return { counterFt: run.zero.readingFt, pass: 'out' };
-  return { counterFt: readingAfter(last)!, pass: passAfter(last, last.pass) };
-}
-
-/** The counter after an entry was logged: at the far end of what was said. */
-export function readingAfter(entry: Entry): number | null {
-  if (entry.kind === 'retract' || entry.kind === 'surface') return null;
-  const toFt = entry.kind === 'defect' || entry.kind === 'unseen' ? entry.toReadingFt : undefined;
-  // A correction is about where the camera was, not about where it is.
-  return toFt ?? (entry.replaces === undefined ? entry.readingFt : null);
-}
-
-/** The pass after an entry: from the end on the camera comes back. */
-export function passAfter(entry: Entry, pass: Pass): Pass {
-  return entry.kind === 'end' || entry.kind === 'home' ? 'back' : pass;
-}
-
 const NO_WORDS: readonly OwnWord[] = [];
 
 export type Scope = {

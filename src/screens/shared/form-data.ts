@@ -1,11 +1,8 @@
+import type { TypedFields } from '#client/actions/typed';
 import { type Fault, faultsFromJoi } from '#core/base/fault';
 
 /** What stands in the fields of a form. */
-export type Typed = {
-  /** The text without the spaces around it; empty where there is no such field. */
-  readonly text: (name: string) => string;
-  /** The number typed, with a point or a comma; NaN when nothing or something else was. */
-  readonly number: (name: string) => number;
+export type Typed = TypedFields & {
   /** The ticked boxes of one name. */
   readonly ticked: (name: string) => readonly string[];
   readonly element: HTMLFormElement;

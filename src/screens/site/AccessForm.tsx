@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { readAccess } from '#client/actions/site';
 import { VALIDATION } from '#core/base/joi';
 import { ACCESS_KINDS } from '#core/catalogue/access/index';
 import { MATERIALS } from '#core/catalogue/materials/index';
@@ -46,35 +47,13 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
   const ready = useReady();
   const at = (name: string) => `${name}-${labelOf(access)}`;
   const save = ({ text, number }: Typed) => {
-    const bends = text(at('bends'))
-      .split(/[\s,;°]+/)
-      .filter((angle) => angle !== '')
-      .map(Number);
-    const {
-      bendsDeg: _bends,
-      dropFt: _drop,
-      alongLine: _along,
-      trouble: _trouble,
-      ...known
-    } = access;
-    // What files of Chert's first months called it goes with the first change.
-    const { along: _former, ...kept } = known as typeof known & { along?: unknown };
-    const changed = {
-      ...kept,
-      kind: text(at('kind')),
-      diameterIn: number(at('diameterIn')),
-      material: text(at('material')),
-      place: text(at('place')),
-      zone: text(at('zone')),
-      obstacle: text(at('obstacle')) || null,
-      ...(bends.length > 0 ? { bendsDeg: bends } : {}),
-      ...(text(at('dropFt')) === '' ? {} : { dropFt: number(at('dropFt')) }),
-      ...(text(at('trouble')) === '' ? {} : { trouble: text(at('trouble')) }),
-      ...(text(at('along')) === '' ? {} : { alongLine: text(at('along')) }),
-    };
+    const changed = readAccess(access, {
+      text: (name) => text(at(name)),
+      number: (name) => number(at(name)),
+    });
     const faults = faultsOf(accessPointSchema.validate(changed, VALIDATION).error, LABELS);
     setTrouble(faults);
-    if (faults.length === 0) onAccess(changed as unknown as AccessPoint);
+    if (faults.length === 0) onAccess(changed as AccessPoint);
   };
   return (
     <Form className={styles['access']} onTyped={save}>

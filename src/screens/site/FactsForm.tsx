@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { instantOfFields } from '#client/time';
+import { changedFacts, readFacts } from '#client/actions/site';
 import { checkFacts, type FactsChange } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
-import type { Job } from '#core/model/job/job';
 import { FOUNDATIONS, OCCUPANCIES } from '#core/model/job/property';
 import { Field, Select, Troubles } from '../shared/Fields';
 import { Form } from '../shared/Form';
@@ -40,48 +39,6 @@ const DUTIES = [
   ['to-main', 'to the main'],
   ['to-property-line', 'to the property line'],
 ] as const;
-
-/** Reads the form as facts. A day that is cleared is a fault, said by its field. */
-function readFacts({ text, number }: Typed, job: Job): FactsChange {
-  const optional = (name: string) => (text(name) === '' ? null : number(name));
-  const day = text('day');
-  return {
-    job: {
-      title: text('title'),
-      client: text('client'),
-      inspector: text('inspector'),
-      scheduledFor: day === '' ? '' : keptInstant(job.scheduledFor, day, text('time')),
-      inspectionPeriodEndsOn: text('endsOn') || null,
-      purpose: text('purpose'),
-      complaint: text('complaint') || null,
-      scope: text('scope'),
-      responsibility: text('responsibility'),
-    },
-    property: {
-      address: text('address'),
-      yearBuilt: optional('yearBuilt'),
-      households: number('households'),
-      bathrooms: optional('bathrooms'),
-      occupancy: text('occupancy'),
-      foundation: text('foundation'),
-      frontFaces: text('frontFaces') || null,
-    },
-  } as unknown as FactsChange;
-}
-
-/** The fields that were changed since they were shown. */
-function changedFacts(before: FactsChange, said: FactsChange): FactsChange {
-  const changed = <T extends object>(was: T | undefined, is: T | undefined) =>
-    Object.fromEntries(
-      Object.entries(is ?? {}).filter(
-        ([key, value]) => !Object.is((was as Record<string, unknown> | undefined)?.[key], value),
-      ),
-    );
-  return {
-    job: changed(before.job, said.job),
-    property: changed(before.property, said.property),
-  };
-}
 
 /** What was agreed and what is known of the house; saved on this device first. */
 export function FactsForm({ inspection, onFacts }: Props) {
@@ -177,10 +134,4 @@ export function FactsForm({ inspection, onFacts }: Props) {
       </fieldset>
     </Form>
   );
-}
-
-/** The appointment as it was when neither day nor time changed: its offset is the house's, not ours. */
-function keptInstant(before: string, day: string, time: string): string {
-  const isSame = before.slice(0, 10) === day && before.slice(11, 16) === time;
-  return isSame ? before : instantOfFields(day, time);
 }

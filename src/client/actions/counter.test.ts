@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { entries, runOf, type Said } from '#core/testing/build';
-import { passAfter, readingAfter, resumeAt } from './useScope';
+import { passAfter, readingAfter, resumeAt } from './counter';
 
 describe('where a run goes on', () => {
   it.each<[string, Said[], { counterFt: number; pass: 'out' | 'back' }]>([

@@ -2,6 +2,7 @@ import type { ToClear } from '#core/judge/to-clear';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { EntryDraft } from '#core/model/log/entry';
+import { revised } from './entries';
 
 /** What one press does to clear a thing: a new set-up of its run, or an entry in its log. */
 export type OnePress = { readonly says: string; readonly runId: string } & (
@@ -26,12 +27,11 @@ export function pressesFor({ runs }: Inspection, item: ToClear): readonly OnePre
   if (item.code === 'home-implausible') {
     const home = entries.find(({ id }) => id === item.entryIds[0]);
     if (home?.kind !== 'home') return [];
-    const { id, at: _at, replaces: _replaces, ...said } = home;
     return [
       {
         says: 'It is right: accept it',
         runId: run.id,
-        draft: { ...said, accepted: true, replaces: id },
+        draft: revised(home, { accepted: true }),
       },
     ];
   }

@@ -4,9 +4,9 @@ import { changesOf, type Doing } from '#client/job-on-device';
 import { assess } from '#core/assess';
 import type { Inspection } from '#core/model/job/inspection';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '#core/testing/build';
-import type { JobOnDevice } from '../device/useJob';
-import { rulingActions } from './rulings';
-import { pipeOf } from './useFindings';
+import type { JobOnDevice } from '#client/job-on-device';
+import { rulingActions } from './findings';
+import { pipeOf } from '../../screens/findings/useFindings';
 
 /** A job as a screen has it, kept in memory: what is done to it is laid over it at once. */
 function jobOf(said: readonly Said[]) {

@@ -12,7 +12,9 @@ import {
 } from '#core/measure/join/tie-spots';
 import type { FactsChange } from '#core/model/job/facts';
 import type { Decision, Tie } from '#core/model/job/inspection';
-import type { JobOnDevice } from '../device/useJob';
+import type { JobOnDevice } from '#client/job-on-device';
+import { deciding } from './decide';
+import { revised } from './entries';
 
 const tiesChange = (ties: FactsChange['ties']): Doing => ({
   what: 'facts',
@@ -57,7 +59,7 @@ export function tieActions(job: JobOnDevice, placed: readonly PlacedTie[]) {
         reason: `Not the same ${label.toLowerCase()}`,
         key,
       };
-      job.change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
+      deciding(job.change).put(decision);
     },
     remedy: (remedy: Remedy) => applyRemedy(job, ties, remedy),
   };
@@ -82,8 +84,7 @@ function applyRemedy(job: JobOnDevice, ties: readonly Tie[], remedy: Remedy): vo
     case 'correct-reading': {
       const entry = run.entries.find(({ id }) => id === remedy.entryId);
       if (!entry) return;
-      const { id, at: _at, ...draft } = entry;
-      job.append(run.id, [{ ...draft, readingFt: remedy.readingFt, replaces: id }]);
+      job.append(run.id, [revised(entry, { readingFt: remedy.readingFt })]);
       return;
     }
     case 'turn-run':

@@ -1,20 +1,19 @@
 import { ulid } from 'ulid';
-import type { Decision, Inspection } from '#core/model/job/inspection';
+import type { Inspection } from '#core/model/job/inspection';
 import type { Profile } from '#core/model/job/job';
 import type { OwnWork, QuoteDecision } from '#core/model/job/plans';
 import type { Settings } from '#core/model/job/settings';
 import type { Plan } from '#core/planning/plans/plan';
 import { evidenceOfPlan } from '#core/planning/repair';
-import type { JobOnDevice } from '../device/useJob';
+import type { JobOnDevice } from '#client/job-on-device';
+import { deciding } from './decide';
 
 /** The inspector's own plan is one per job: it is changed in place. */
 const OWN_PLAN = 'own-plan';
 
 /** What can be done on Repairs, each as a change that the job keeps. */
 export function repairActions(change: JobOnDevice['change'], inspection: Inspection) {
-  const put = (decision: Decision) =>
-    change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
-  const drop = (id: string) => change({ what: 'facts', facts: { decisions: { [id]: null } } });
+  const { put, drop } = deciding(change);
   const ownId = inspection.decisions.findLast(({ kind }) => kind === 'own-plan')?.id ?? OWN_PLAN;
   return {
     drop,

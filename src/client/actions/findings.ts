@@ -6,9 +6,10 @@ import type { Finding } from '#core/judge/finding';
 import type { Segment } from '#core/lateral/segments';
 import type { Decision, Inspection } from '#core/model/job/inspection';
 import { listFindingDecisions } from '#core/model/job/rulings';
-import type { Entry, EntryDraft } from '#core/model/log/entry';
 import type { FoldedLog } from '#core/model/log/fold';
-import type { JobOnDevice } from '../device/useJob';
+import type { JobOnDevice } from '#client/job-on-device';
+import { deciding } from './decide';
+import { revised } from './entries';
 
 /** What the inspector says in place of Chert. */
 export type Word = {
@@ -42,31 +43,15 @@ export function pipeEntriesOf({ entryIds, material }: Segment, logs: Logs) {
   );
 }
 
-/** An entry said again with something changed, in the place of the old one. */
-function saidAgain(entry: Entry, more: Record<string, unknown>): EntryDraft {
-  const { id, at: _at, replaces: _replaces, ...facts } = entry;
-  const laid = Object.entries({ ...facts, ...more }).filter(([, value]) => value !== undefined);
-  return { ...Object.fromEntries(laid), replaces: id } as unknown as EntryDraft;
-}
-
 /** What can be done to findings, each as changes that the job keeps. */
 export function rulingActions(job: JobOnDevice, logs: Logs) {
-  const put = (...decisions: readonly Decision[]) =>
-    job.change({
-      what: 'facts',
-      facts: { decisions: Object.fromEntries(decisions.map((one) => [one.id, one])) },
-    });
+  const { put, drop } = deciding(job.change);
   const over = (finding: Finding) => ({
     id: ulid(),
     findingId: finding.id,
     entries: entriesOf(finding, logs).map(({ runId, entry }) => ({ runId, entryId: entry.id })),
     evidence: evidenceOf(finding),
   });
-  const drop = (...ids: readonly string[]) =>
-    job.change({
-      what: 'facts',
-      facts: { decisions: Object.fromEntries(ids.map((id) => [id, null])) },
-    });
   const decisionsOf = (finding: Finding, kind: Decision['kind']) =>
     listFindingDecisions(job.inspection.decisions).filter(
       (one) => one.kind === kind && one.findingId === finding.id,
@@ -115,13 +100,13 @@ export function rulingActions(job: JobOnDevice, logs: Logs) {
     /** Corrects what the pipe is called, wherever it was called so for this stretch. */
     correctPipe: (segment: Segment, pipe: { material: Material; diameterIn: number }) => {
       for (const { runId, entry } of pipeEntriesOf(segment, logs))
-        job.append(runId, [saidAgain(entry, { ...pipe, certainty: undefined })]);
+        job.append(runId, [revised(entry, { ...pipe, certainty: undefined })]);
     },
     /** A second look makes what was suspected certain. */
     makeCertain: (finding: Finding) => {
       for (const { runId, entry } of entriesOf(finding, logs))
         if (entry.certainty !== undefined && entry.certainty !== 'confirmed')
-          job.append(runId, [saidAgain(entry, { certainty: undefined })]);
+          job.append(runId, [revised(entry, { certainty: undefined })]);
     },
     setProfile: (profile: Inspection['job']['profile']) =>
       job.change({ what: 'facts', facts: { job: { profile } } }),

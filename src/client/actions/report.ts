@@ -1,16 +1,14 @@
 import { ulid } from 'ulid';
-import type { Decision } from '#core/model/job/inspection';
 import type { Holidays, ReportOptions } from '#core/model/job/report-options';
 import { DEFAULT_REPORT_OPTIONS } from '#core/model/job/report-options';
 import type { EditableText } from '#core/report/wording';
-import type { JobOnDevice } from '../device/useJob';
+import type { JobOnDevice } from '#client/job-on-device';
+import { deciding } from './decide';
 
 /** What can be done on Report, each as a change that the job keeps. */
 export function reportActions(job: JobOnDevice) {
   const { change, inspection } = job;
-  const put = (decision: Decision) =>
-    change({ what: 'facts', facts: { decisions: { [decision.id]: decision } } });
-  const drop = (id: string) => change({ what: 'facts', facts: { decisions: { [id]: null } } });
+  const { put, drop } = deciding(change);
   const { report = {}, holidays } = inspection.settings;
   return {
     /** Puts a text in other words; Chert's own words are taken as letting the wording go. */

@@ -5,9 +5,9 @@ import { applyFacts } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
 import { composeReport } from '#core/report/compose';
 import { demoInspection } from '#core/testing/demo-inspections';
-import type { JobOnDevice } from '../device/useJob';
-import { repairActions } from '../repairs/actions';
-import { reportActions } from './actions';
+import type { JobOnDevice } from '#client/job-on-device';
+import { repairActions } from './repairs';
+import { reportActions } from './report';
 
 /** A job that takes changes of its facts as the device does. */
 function jobOf(inspection: Inspection) {
