@@ -51,6 +51,12 @@ const WALLS = [
     except: ['./client', './core'],
     message: 'The client imports the core alone: screens are laid over it.',
   },
+  {
+    target: './src/picture',
+    from: './src',
+    except: ['./picture', './core'],
+    message: 'The picture is drawn from the core alone.',
+  },
   { target: './src/server', from: './src/client', message: 'The server knows no devices.' },
   { target: './src/screens', from: './src/server', message: 'Screens never import the server.' },
   {
@@ -166,7 +172,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['src/{screens,ui}/**/*.{ts,tsx}'],
+    files: ['src/{picture,screens,ui}/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks, ...jsxA11y.flatConfigs.recommended.plugins },
     languageOptions: { globals: globals.browser },
     rules: {

@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { sameJson } from '#core/model/job/edits';
 import { findDanglingEntries, targetsOf } from '#core/model/job/references';
 import type { Entry } from '#core/model/log/entry';
+import { liftRecord } from '#core/model/migrations/index';
 import { refuseFaults } from './http/answer';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
@@ -88,7 +89,7 @@ export function listEntries(db: Database, jobId: string): Map<string, Entry[]> {
     .all(jobId);
   for (const { runId, body } of rows) {
     const log = logs.get(runId);
-    const entry = JSON.parse(body) as Entry;
+    const entry = liftRecord('entry', JSON.parse(body)) as Entry;
     if (log) log.push(entry);
     else logs.set(runId, [entry]);
   }

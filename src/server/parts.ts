@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { sameJson } from '#core/model/job/edits';
+import { liftRecord } from '#core/model/migrations/index';
 
 /** Tables that hold an ordered list of parts of a job, each part as JSON. */
 type PartTable = 'access_points' | 'runs';
@@ -19,6 +20,10 @@ const FIND: Record<PartTable, string> = {
   runs: 'SELECT body FROM runs WHERE job_id = ? AND id = ?',
 };
 
+/** A part as it is written today, whichever Chert stored it. */
+const read = (table: PartTable, body: string): unknown =>
+  liftRecord(table === 'runs' ? 'run' : 'access-point', JSON.parse(body));
+
 /** Whether a part was new, there already with the same content, or there with another. */
 export type Stored = 'stored' | 'known' | 'conflict';
 
@@ -30,7 +35,7 @@ export function addPart(
   part: { readonly id: string },
 ): Stored {
   const known = db.prepare<[string, string], { body: string }>(FIND[table]).get(jobId, part.id);
-  if (known) return sameJson(JSON.parse(known.body), part) ? 'known' : 'conflict';
+  if (known) return sameJson(read(table, known.body), part) ? 'known' : 'conflict';
   db.prepare(INSERT[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
   return 'stored';
 }
@@ -55,7 +60,7 @@ export function listParts(db: Database, table: PartTable, jobId: string): unknow
   return db
     .prepare<[string], { body: string }>(SELECT[table])
     .all(jobId)
-    .map(({ body }) => JSON.parse(body) as unknown);
+    .map(({ body }) => read(table, body));
 }
 
 export function hasPart(db: Database, table: PartTable, jobId: string, id: string): boolean {

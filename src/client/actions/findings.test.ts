@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { applyChanges } from '#client/change';
-import { changesOf, type Doing } from '#client/job-on-device';
+import { changesOf } from '#client/job-on-device';
+import type { Doing, JobOnDevice } from '#client/job-on-device';
 import { assess } from '#core/assess';
 import type { Inspection } from '#core/model/job/inspection';
 import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '#core/testing/build';
-import type { JobOnDevice } from '#client/job-on-device';
-import { rulingActions } from './findings';
-import { pipeOf } from '../../screens/findings/useFindings';
+import { pipeOf, rulingActions } from './findings';
 
 /** A job as a screen has it, kept in memory: what is done to it is laid over it at once. */
 function jobOf(said: readonly Said[]) {

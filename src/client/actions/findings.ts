@@ -1,13 +1,15 @@
 import { ulid } from 'ulid';
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Material } from '#core/catalogue/materials/index';
 import type { Action, Severity } from '#core/catalogue/severity/grade';
+import type { Assessment } from '#core/judge/assessment';
 import { evidenceOf } from '#core/judge/decide';
 import type { Finding } from '#core/judge/finding';
+import { pipeAt } from '#core/judge/rules/scene';
 import type { Segment } from '#core/lateral/segments';
 import type { Decision, Inspection } from '#core/model/job/inspection';
 import { listFindingDecisions } from '#core/model/job/rulings';
 import type { FoldedLog } from '#core/model/log/fold';
-import type { JobOnDevice } from '#client/job-on-device';
 import { deciding } from './decide';
 import { revised } from './entries';
 
@@ -41,6 +43,11 @@ export function pipeEntriesOf({ entryIds, material }: Segment, logs: Logs) {
         : [],
     ),
   );
+}
+
+/** The pipe that a finding lies in; `null` where there is none. */
+export function pipeOf({ lateral, branches }: Assessment, finding: Finding): Segment | null {
+  return pipeAt({ laterals: [lateral, ...branches] }, finding);
 }
 
 /** What can be done to findings, each as changes that the job keeps. */

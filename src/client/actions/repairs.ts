@@ -1,11 +1,11 @@
 import { ulid } from 'ulid';
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Profile } from '#core/model/job/job';
 import type { OwnWork, QuoteDecision } from '#core/model/job/plans';
 import type { Settings } from '#core/model/job/settings';
 import type { Plan } from '#core/planning/plans/plan';
 import { evidenceOfPlan } from '#core/planning/repair';
-import type { JobOnDevice } from '#client/job-on-device';
 import { deciding } from './decide';
 
 /** The inspector's own plan is one per job: it is changed in place. */

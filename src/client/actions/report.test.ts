@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { Doing } from '#client/job-on-device';
+import type { Doing, JobOnDevice } from '#client/job-on-device';
 import { assess } from '#core/assess';
 import { applyFacts } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
 import { composeReport } from '#core/report/compose';
 import { demoInspection } from '#core/testing/demo-inspections';
-import type { JobOnDevice } from '#client/job-on-device';
 import { repairActions } from './repairs';
 import { reportActions } from './report';
 

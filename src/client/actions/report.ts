@@ -1,8 +1,8 @@
 import { ulid } from 'ulid';
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Holidays, ReportOptions } from '#core/model/job/report-options';
 import { DEFAULT_REPORT_OPTIONS } from '#core/model/job/report-options';
 import type { EditableText } from '#core/report/wording';
-import type { JobOnDevice } from '#client/job-on-device';
 import { deciding } from './decide';
 
 /** What can be done on Report, each as a change that the job keeps. */

@@ -55,7 +55,7 @@ describe('the facts of a job as their form says them', () => {
     time: job.scheduledFor.slice(11, 16),
     purpose: job.purpose ?? 'purchase',
     scope: job.scope,
-    responsibility: job.responsibility ?? 'to-main',
+    responsibility: job.responsibility,
     address: property.address,
     yearBuilt: String(property.yearBuilt),
     households: String(property.households),

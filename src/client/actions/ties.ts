@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { Doing } from '#client/job-on-device';
+import type { Doing, JobOnDevice } from '#client/job-on-device';
 import type { Remedy } from '#core/measure/join/causes/cause';
 import type { PlacedTie } from '#core/measure/join/join';
 import type { TieSuggestion } from '#core/measure/join/suggest';
@@ -12,7 +12,6 @@ import {
 } from '#core/measure/join/tie-spots';
 import type { FactsChange } from '#core/model/job/facts';
 import type { Decision, Tie } from '#core/model/job/inspection';
-import type { JobOnDevice } from '#client/job-on-device';
 import { deciding } from './decide';
 import { revised } from './entries';
 

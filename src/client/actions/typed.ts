@@ -7,5 +7,4 @@ export type TypedFields = {
 };
 
 /** The field's text; `{}` where it is empty, so that an optional fact stays unsaid. */
-export const optionalText = <Key extends string>(key: Key, text: string) =>
-  text === '' ? {} : { [key]: text };
+export const optionalText = (key: string, text: string) => (text === '' ? {} : { [key]: text });

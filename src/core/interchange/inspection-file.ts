@@ -5,6 +5,7 @@ import { FORMAT, FORMAT_VERSION, type Inspection } from '../model/job/inspection
 import { inspectionSchema } from '../model/job/inspection.schema';
 import { findReferenceFaults } from '../model/job/references';
 import { checkEntry } from '../model/log/entry.schema';
+import { liftInspection } from '../model/migrations/index';
 import { writeCanonical } from './canonical';
 
 /** The most faults that are listed at once; a file with more says how many were left out. */
@@ -13,7 +14,7 @@ const MOST_FAULTS = 200;
 /**
  * Reads the text of an inspection file.
  *
- * @returns the inspection with unknown keys kept, or every fault found, each with its path.
+ * @returns the inspection as it is written today with unknown keys kept, or every fault found, each with its path.
  */
 export function readInspectionFile(text: string): Outcome<Inspection> {
   const { values: most } = FILE_LIMITS;
@@ -58,8 +59,9 @@ export function checkInspection(value: unknown): Outcome<Inspection> {
   if (tooLarge.length > 0) return fail(tooLarge);
   const tooMany = stillsFault(head.runs);
   if (tooMany) return fail([tooMany]);
+  const lifted = liftInspection(value as Record<string, unknown>);
   const faults: Fault[] = [];
-  const { error } = inspectionSchema.validate(value, VALIDATION);
+  const { error } = inspectionSchema.validate(lifted, VALIDATION);
   if (error) addFaults(faults, faultsFromJoi(error));
   if (Array.isArray(head.runs)) {
     head.runs.forEach((run: unknown, runIndex) => {
@@ -72,7 +74,7 @@ export function checkInspection(value: unknown): Outcome<Inspection> {
     });
   }
   if (faults.length > 0) return fail(faults);
-  const inspection = value as Inspection;
+  const inspection = lifted as Inspection;
   const dangling = findReferenceFaults(inspection);
   return dangling.length > 0 ? fail(dangling) : { ok: true, value: inspection };
 }

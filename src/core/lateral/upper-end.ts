@@ -1,7 +1,7 @@
 import type { Interval } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
 import type { RunAxis } from '../measure/placement';
-import { type AccessPoint, alongLineOf } from '../model/job/access-point';
+import { type AccessPoint } from '../model/job/access-point';
 import type { Job } from '../model/job/job';
 import type { Feature } from './features';
 import { isIndoor, type ZonePiece } from './zones';
@@ -60,7 +60,7 @@ export function readUpperEnd(
   }
   const opening = axes.find(({ originFt }) => isAtTop(originFt));
   const access = accessPoints.find(({ id }) => id === opening?.run.accessPointId);
-  const along = access ? alongLineOf(access) : null;
+  const along = access?.alongLine ?? null;
   const from = opening?.from ?? '';
   if (along === 'house-end') return { state: 'seen' };
   return along === null

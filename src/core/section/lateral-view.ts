@@ -1,25 +1,25 @@
-import { assess } from '#core/assess';
-import type { Interval } from '#core/base/interval';
-import type { Assessment } from '#core/judge/assessment';
-import type { Issue } from '#core/judge/check';
-import { sayMisfit } from '#core/judge/checks/tie-misfit';
-import { heldWaterOf, listNarrowings, type Narrowing } from '#core/judge/held-and-left';
-import { countWaiting } from '#core/judge/waiting';
-import { tellWhatIsAt, type WhatIsAt } from '#core/judge/what-is-at';
-import { type Coverage, measureRunCoverage, type RunCoverage } from '#core/lateral/coverage';
-import type { Grade } from '#core/lateral/grade/grade';
-import type { HeldWater } from '#core/lateral/grade/held-water';
-import type { Lateral } from '#core/lateral/lateral';
-import type { Segment } from '#core/lateral/segments';
-import type { PlacedTie } from '#core/measure/join/join';
-import type { Explanation } from '#core/measure/join/misfits';
-import { suggestTies, type TieSuggestion } from '#core/measure/join/suggest';
-import { listDroppedSuggestions } from '#core/model/job/decisions';
-import type { Inspection } from '#core/model/job/inspection';
-import { buildSection, type Section, wholeView } from '#core/section/build';
-import { layFrame } from '#core/section/frame';
-import { type Lanes, layLanes } from '#core/section/lanes';
-import { type SectionRow, tabulateSection } from '#core/section/table';
+import { assess } from '../assess';
+import type { Interval } from '../base/interval';
+import type { Assessment } from '../judge/assessment';
+import type { Issue } from '../judge/check';
+import { sayMisfit } from '../judge/checks/tie-misfit';
+import { heldWaterOf, listNarrowings, type Narrowing } from '../judge/held-and-left';
+import { countWaiting } from '../judge/waiting';
+import { tellWhatIsAt, type WhatIsAt } from '../judge/what-is-at';
+import { type Coverage, measureRunCoverage, type RunCoverage } from '../lateral/coverage';
+import type { Grade } from '../lateral/grade/grade';
+import type { HeldWater } from '../lateral/grade/held-water';
+import type { Lateral } from '../lateral/lateral';
+import type { Segment } from '../lateral/segments';
+import type { PlacedTie } from '../measure/join/join';
+import type { Explanation } from '../measure/join/misfits';
+import { suggestTies, type TieSuggestion } from '../measure/join/suggest';
+import { listDroppedSuggestions } from '../model/job/decisions';
+import type { Inspection } from '../model/job/inspection';
+import { buildSection, type Section, wholeView } from './build';
+import { layFrame } from './frame';
+import { type Lanes, layLanes } from './lanes';
+import { type SectionRow, tabulateSection } from './table';
 
 /** What the screen asks for. */
 export type LateralRequest = {

@@ -1,6 +1,6 @@
 import { sayIn } from '../base/numbers';
 import { accessOf } from '../catalogue/access/kinds';
-import { type AccessPoint, type AlongLine, alongLineOf } from '../model/job/access-point';
+import { type AccessPoint, type AlongLine } from '../model/job/access-point';
 import type { Equipment, Head } from './equipment';
 import { estimateReach, type Leg, type Reach } from './reach';
 
@@ -80,7 +80,7 @@ function rankOne(
     access,
     state,
     reasons,
-    leaves: LEAVES[alongLineOf(access) ?? 'unknown'],
+    leaves: LEAVES[access.alongLine ?? 'unknown'],
     reach,
     head,
     cost,

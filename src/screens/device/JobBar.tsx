@@ -1,7 +1,7 @@
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Inspection } from '#core/model/job/inspection';
 import { type Light, type Stage, TopBar } from '#ui/TopBar';
 import { SaveMark, SaveStrip } from './SaveMark';
-import type { JobOnDevice } from '#client/job-on-device';
 import { UtilityStop } from './UtilityStop';
 
 type Props = {

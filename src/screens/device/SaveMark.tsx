@@ -1,9 +1,9 @@
+import type { JobOnDevice } from '#client/job-on-device';
 import { isUnkept } from '#client/store';
 import type { Inspection } from '#core/model/job/inspection';
 import styles from './SaveMark.module.css';
 import { ElsewhereNote, OverwrittenNotes, RefusedNote } from './SaveNotes';
 import { useClockTrouble } from './useClockTrouble';
-import type { JobOnDevice } from '#client/job-on-device';
 
 /** How many of a list are told one by one. */
 const MOST_TOLD = 3;

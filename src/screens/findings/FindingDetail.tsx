@@ -1,3 +1,4 @@
+import { entriesOf, pipeEntriesOf, pipeOf, type RulingActions } from '#client/actions/findings';
 import { nameFinding } from '#core/catalogue/defects/kinds';
 import type { Severity } from '#core/catalogue/severity/grade';
 import type { Assessment } from '#core/judge/assessment';
@@ -11,12 +12,10 @@ import { History } from './History';
 import { PipeHere } from './PipeHere';
 import { Reasons } from './Reasons';
 import { Review } from './Review';
-import { entriesOf, pipeEntriesOf, type RulingActions } from '../../client/actions/findings';
 import { Same } from './Same';
 import { nameCause, sayFacts, sayPlace } from './say';
 import { Stale } from './Stale';
 import { Stills } from './Stills';
-import { pipeOf } from './useFindings';
 import { YourWord } from './YourWord';
 
 const apartFt = (a: Finding, b: Finding) => Math.abs(a.span.fromFt - b.span.fromFt);

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { rulingActions } from '#client/actions/findings';
 import { assess } from '#core/assess';
 import type { Interval } from '#core/base/interval';
 import type { Severity } from '#core/catalogue/severity/grade';
@@ -23,7 +24,6 @@ import styles from './Findings.module.css';
 import { FindingsList } from './FindingsList';
 import { JobThresholds } from './JobThresholds';
 import { Profiles } from './Profiles';
-import { rulingActions } from '../../client/actions/findings';
 import { Stale } from './Stale';
 import { FINDING_KEYS, useFindingKeys } from './useFindingKeys';
 import { useFindings } from './useFindings';

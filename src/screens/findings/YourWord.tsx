@@ -1,11 +1,11 @@
 import { useEffect, useId, useRef, useState } from 'react';
+import type { Word } from '#client/actions/findings';
 import { type Action, ACTIONS, SEVERITIES, type Severity } from '#core/catalogue/severity/grade';
 import type { Finding } from '#core/judge/finding';
 import { ACTION_WORDS } from '#core/report/words';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
 import styles from './Detail.module.css';
-import type { Word } from '../../client/actions/findings';
 
 type Props = {
   readonly finding: Finding;

@@ -2,9 +2,6 @@ import { useDeferredValue, useMemo } from 'react';
 import { assess } from '#core/assess';
 import { compareProfiles, type ProfileComparison } from '#core/assess-profiles';
 import type { Assessment } from '#core/judge/assessment';
-import type { Finding } from '#core/judge/finding';
-import { pipeAt } from '#core/judge/rules/scene';
-import type { Segment } from '#core/lateral/segments';
 import type { Inspection } from '#core/model/job/inspection';
 
 export type FindingsModel = {
@@ -18,9 +15,4 @@ export function useFindings(inspection: Inspection): FindingsModel {
   const later = useDeferredValue(assessment);
   const profiles = useMemo(() => compareProfiles(later), [later]);
   return { assessment, profiles };
-}
-
-/** The pipe that a finding lies in; `null` where there is none. */
-export function pipeOf({ lateral, branches }: Assessment, finding: Finding): Segment | null {
-  return pipeAt({ laterals: [lateral, ...branches] }, finding);
 }

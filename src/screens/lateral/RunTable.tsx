@@ -1,8 +1,8 @@
 import type { Inspection } from '#core/model/job/inspection';
 import { labelIn, labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
+import type { RunRow } from '#core/section/lateral-view';
 import styles from './PipeTable.module.css';
-import type { RunRow } from '../../core/section/lateral-view';
 import { RunSetupEdit } from './RunSetupEdit';
 import { foot, footOf, signed } from './say';
 

@@ -5,8 +5,8 @@ import type { PipeAge } from '#core/lateral/age';
 import { SERVICE_LIFE_SOURCE } from '#core/lateral/age';
 import type { Segment } from '#core/lateral/segments';
 import styles from './Lateral.module.css';
-import pipeTable from './PipeTable.module.css';
 import { LifeEdit } from './LifeEdit';
+import pipeTableStyles from './PipeTable.module.css';
 import { foot } from './say';
 
 const STANDING = {
@@ -35,7 +35,7 @@ export function SegmentTable({ segments, onLife }: Props) {
   );
   return (
     <>
-      <table className={pipeTable['table']}>
+      <table className={pipeTableStyles['table']}>
         <caption className="hidden-visually">The pipe, piece by piece</caption>
         <thead>
           <tr>
@@ -68,7 +68,7 @@ export function SegmentTable({ segments, onLife }: Props) {
         </tbody>
       </table>
       {lives.size > 0 && (
-        <details className={pipeTable['lives']}>
+        <details className={pipeTableStyles['lives']}>
           <summary>Usual lives: change them for this job</summary>
           <p className={styles['hint']}>
             {SERVICE_LIFE_SOURCE}. Past its life means: plan for it. It never means failed.

@@ -1,8 +1,8 @@
 import type { TieSuggestion } from '#core/measure/join/suggest';
 import form from '../shared/form.module.css';
 import { useNameOf } from '../shared/names';
-import styles from './Ties.module.css';
 import { foot } from './say';
+import styles from './Ties.module.css';
 
 type Props = {
   readonly suggestions: readonly TieSuggestion[];

@@ -2,8 +2,8 @@ import { Trash2 } from 'lucide-react';
 import type { Span } from '#core/model/job/inspection';
 import { useNameOf } from '../shared/names';
 import styles from './Lateral.module.css';
-import ties from './Ties.module.css';
 import { foot } from './say';
+import tiesStyles from './Ties.module.css';
 
 type Props = { readonly spans: readonly Span[]; readonly onDrop: (span: Span) => void };
 
@@ -12,13 +12,13 @@ export function TapeList({ spans, onDrop }: Props) {
   const nameOf = useNameOf();
   if (spans.length === 0) return null;
   return (
-    <ul className={ties['ties']} aria-label="Tapes">
+    <ul className={tiesStyles['ties']} aria-label="Tapes">
       {spans.map((span) => {
         const { alongFt } = span;
         const [from, to] = [nameOf(span.fromAccessPointId), nameOf(span.toAccessPointId)];
         return (
           <li key={`${from} ${to}`}>
-            <p className={ties['tape']}>
+            <p className={tiesStyles['tape']}>
               <strong>
                 {from} to {to}
               </strong>
@@ -29,7 +29,7 @@ export function TapeList({ spans, onDrop }: Props) {
             </p>
             <button
               type="button"
-              className={ties['drop']}
+              className={tiesStyles['drop']}
               aria-label={`Drop the tape from ${from} to ${to}`}
               onClick={() => onDrop(span)}
             >

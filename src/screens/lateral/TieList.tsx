@@ -1,11 +1,11 @@
 import { Unlink } from 'lucide-react';
 import type { Remedy } from '#core/measure/join/causes/cause';
 import type { PlacedTie } from '#core/measure/join/join';
+import type { MisfitNote } from '#core/section/lateral-view';
 import { useNameOf } from '../shared/names';
 import styles from './Lateral.module.css';
-import ties from './Ties.module.css';
-import type { MisfitNote } from '../../core/section/lateral-view';
 import { foot, footOf, signed } from './say';
+import tiesStyles from './Ties.module.css';
 
 /** Where a tie was before the last change. */
 export type Before = ReadonlyMap<string, { readonly stationFt: number; readonly sigmaFt: number }>;
@@ -41,10 +41,10 @@ export function TieList(props: Props) {
   return (
     <>
       {misfits.map(({ tieIds, text, explanations }) => (
-        <div key={tieIds.join()} className={ties['misfit']} role="group" aria-label="Misfit">
+        <div key={tieIds.join()} className={tiesStyles['misfit']} role="group" aria-label="Misfit">
           <p>{text}</p>
           {explanations.map((one) => (
-            <p key={one.text} className={ties['cause']}>
+            <p key={one.text} className={tiesStyles['cause']}>
               <span>{one.text}</span>
               <button type="button" onClick={() => onRemedy(one.remedy)}>
                 {REMEDY[one.remedy.do]}
@@ -52,13 +52,13 @@ export function TieList(props: Props) {
             </p>
           ))}
           {explanations.length === 0 && (
-            <p className={ties['cause']}>
+            <p className={tiesStyles['cause']}>
               <span>Look at both on the stills; move the tie or drop it.</span>
             </p>
           )}
         </div>
       ))}
-      <ul className={ties['ties']}>
+      <ul className={tiesStyles['ties']}>
         {ties.map((tie) => {
           const was = before.get(tie.id);
           const moved =
@@ -70,7 +70,7 @@ export function TieList(props: Props) {
             <li key={tie.id} id={`tie-${tie.id}`} data-chosen={tie.id === chosen || undefined}>
               <button
                 type="button"
-                className={ties['tie']}
+                className={tiesStyles['tie']}
                 aria-pressed={tie.id === chosen}
                 onClick={() => onChoose(tie.id)}
               >
@@ -94,7 +94,7 @@ export function TieList(props: Props) {
               </button>
               <button
                 type="button"
-                className={ties['drop']}
+                className={tiesStyles['drop']}
                 aria-label={`Drop ${tie.id}`}
                 title={`Drop ${tie.id}`}
                 onClick={() => onDrop(tie.id)}

@@ -1,8 +1,8 @@
 import type { Span } from '#core/model/job/inspection';
+import type { LateralModel } from '#core/section/lateral-view';
 import { Panel } from '../shared/Panel';
 import { AddTie } from './AddTie';
 import styles from './Lateral.module.css';
-import type { LateralModel } from '../../core/section/lateral-view';
 import { Suggestions } from './Suggestions';
 import { TapeList } from './TapeList';
 import { TieList } from './TieList';

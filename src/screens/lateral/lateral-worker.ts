@@ -2,7 +2,7 @@ import {
   computeLateral,
   type LateralModel,
   type LateralRequest,
-} from '../../core/section/lateral-view';
+} from '#core/section/lateral-view';
 
 export type Asked = { readonly request: LateralRequest };
 export type Answered = { readonly model: LateralModel };

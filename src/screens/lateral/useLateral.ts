@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Answered, Asked } from './lateral-worker';
 import {
   computeLateral,
   type LateralModel,
   type LateralRequest,
-} from '../../core/section/lateral-view';
+} from '#core/section/lateral-view';
+import type { Answered, Asked } from './lateral-worker';
 
 /** A frame: whatever takes longer is computed elsewhere, so that the screen never waits. */
 const FRAME_MS = 16;

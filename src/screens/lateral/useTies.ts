@@ -1,4 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
+import { tieActions } from '#client/actions/ties';
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Remedy } from '#core/measure/join/causes/cause';
 import { parseTape, withTape } from '#core/measure/join/parse-tape';
 import { parseTie } from '#core/measure/join/parse-tie';
@@ -8,10 +10,8 @@ import type { Span, Tie } from '#core/model/job/inspection';
 import { labelIn } from '#core/model/job/labels';
 import { foldLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
-import type { JobOnDevice } from '#client/job-on-device';
-import type { LateralModel } from '../../core/section/lateral-view';
+import type { LateralModel } from '#core/section/lateral-view';
 import type { Before } from './TieList';
-import { tieActions } from '../../client/actions/ties';
 
 const NOWHERE: Before = new Map();
 

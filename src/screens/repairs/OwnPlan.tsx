@@ -12,8 +12,8 @@ import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
-import work from './Work.module.css';
 import { readFeet } from './say';
+import workStyles from './Work.module.css';
 
 type Props = {
   readonly site: Site;
@@ -36,7 +36,7 @@ export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props
           pulled under the drawing, or moved with the arrow keys.
         </p>
       ) : (
-        <ul className={work['own-works']}>
+        <ul className={workStyles['own-works']}>
           {works.map((work, index) => (
             <OwnRow
               key={`${index} ${work.method} ${work.fromFt} ${work.toFt}`}
@@ -48,7 +48,7 @@ export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props
         </ul>
       )}
       {planned && planned.broken.length > 0 && (
-        <div className={work['broken']} role="status" aria-label="Rules that it breaks">
+        <div className={workStyles['broken']} role="status" aria-label="Rules that it breaks">
           <h3>Rules that it breaks</h3>
           <ul>
             {planned.broken.map(({ text }) => (
@@ -155,7 +155,7 @@ function AddWork({ site, finding, onAdd }: AddProps) {
     onAdd({ method, lineId, fromFt: Math.min(fromFt, toFt), toFt: Math.max(fromFt, toFt) });
   };
   return (
-    <Form className={work['add-work']} onTyped={add}>
+    <Form className={workStyles['add-work']} onTyped={add}>
       <label>
         Add
         <select value={method} onChange={(event) => setMethod(event.target.value as MethodId)}>

@@ -14,8 +14,8 @@ import type { Work } from '#core/planning/work';
 import { Form } from '../shared/Form';
 import { Panel } from '../shared/Panel';
 import styles from './Repairs.module.css';
-import work from './Work.module.css';
 import { numbersOf, sayFindings, sayQuantity, sayStations } from './say';
+import workStyles from './Work.module.css';
 
 type Props = {
   readonly jobId: string;
@@ -131,7 +131,7 @@ function WorkLines({
     `by ${method.by}`,
   ].filter(Boolean);
   return (
-    <div className={work['work-lines']}>
+    <div className={workStyles['work-lines']}>
       <h3>
         {method.verb} <span>{`${sayStations(work)} ft${names.on(work.lineId)}`}</span>
         {work.isFirst && ', first'}
@@ -140,7 +140,7 @@ function WorkLines({
       {work.lines.length === 0 ? (
         <p className={styles['hint']}>No fee included.</p>
       ) : (
-        <table className={work['lines']}>
+        <table className={workStyles['lines']}>
           <caption className="hidden-visually">What {method.name.toLowerCase()} costs</caption>
           <thead className="hidden-visually">
             <tr>
@@ -175,7 +175,7 @@ function Choose({
   const [trouble, setTrouble] = useState<string | null>(null);
   return (
     <Form
-      className={work['choose']}
+      className={workStyles['choose']}
       onTyped={({ text }) => {
         const reason = text('reason');
         if (reason === '') {

@@ -10,8 +10,8 @@ import { METHODS } from '#core/planning/methods/index';
 import { isRepairWork, type Plan } from '#core/planning/plans/plan';
 import { Troubles } from '../shared/Fields';
 import { faultsOf } from '../shared/form-data';
+import quotesStyles from './Quotes.module.css';
 import styles from './Repairs.module.css';
-import quotes from './Quotes.module.css';
 import { readFeet } from './say';
 
 export type QuoteFields = Omit<QuoteDecision, 'id' | 'kind' | 'reason'>;
@@ -86,8 +86,8 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
     if (faults.length === 0) onKeep(quote);
   });
   return (
-    <form className={quotes['quote-form']} onSubmit={(event) => void keep(event)} noValidate>
-      <div className={quotes['pair']}>
+    <form className={quotesStyles['quote-form']} onSubmit={(event) => void keep(event)} noValidate>
+      <div className={quotesStyles['pair']}>
         <label>
           Quote from
           <input {...register('from')} autoComplete="off" />
@@ -100,7 +100,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
       {fields.map((field, index) => (
         <div
           key={field.id}
-          className={quotes['quote-line']}
+          className={quotesStyles['quote-line']}
           role="group"
           aria-label={`Work ${index + 1}`}
         >
@@ -138,7 +138,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
           <Plus size={18} aria-hidden="true" /> Add a work
         </button>
       </div>
-      <fieldset className={quotes['includes']}>
+      <fieldset className={quotesStyles['includes']}>
         <legend>The price includes</legend>
         {QUOTE_INCLUDES.map((one) => (
           <label key={one}>

@@ -9,8 +9,8 @@ import { checkQuote, type QuoteRemark } from '#core/planning/quote/check-quote';
 import type { Site } from '#core/planning/site';
 import { Panel } from '../shared/Panel';
 import { type QuoteFields, QuoteForm } from './QuoteForm';
+import quotesStyles from './Quotes.module.css';
 import styles from './Repairs.module.css';
-import quotes from './Quotes.module.css';
 
 type Props = {
   readonly site: Site;
@@ -77,7 +77,7 @@ type QuoteProps = {
 function Quote({ site, plan, quote, onDrop }: QuoteProps) {
   const { remarks, asked, reckoned } = checkQuote(site, plan, quote);
   return (
-    <article className={quotes['quote']} aria-label={`Quote from ${quote.from}`}>
+    <article className={quotesStyles['quote']} aria-label={`Quote from ${quote.from}`}>
       <h3>{quote.from}</h3>
       <p>
         {asked === null ? 'No price yet' : <b>{sayMoney(asked)}</b>}
@@ -103,7 +103,7 @@ function Quote({ site, plan, quote, onDrop }: QuoteProps) {
           It deals with what the plan does, says what it includes, and lies in the planning range.
         </p>
       ) : (
-        <ul className={quotes['remarks']}>
+        <ul className={quotesStyles['remarks']}>
           {remarks.map(({ level, text }) => (
             <li key={text} data-level={level}>
               <b>{LEVELS[level]}.</b> {text}

@@ -1,4 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
+import { repairActions } from '#client/actions/repairs';
 import { assess } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
 import type { StoredJob } from '#core/model/job/history';
@@ -7,7 +8,6 @@ import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
 import { useLight } from '../shared/useLight';
-import { repairActions } from '../../client/actions/repairs';
 import styles from './Repairs.module.css';
 import { RepairsWork } from './RepairsWork';
 

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import type { RepairActions } from '#client/actions/repairs';
 import type { Assessment } from '#core/judge/assessment';
 import type { Inspection } from '#core/model/job/inspection';
 import { DEFAULT_SETTINGS } from '#core/model/job/settings';
@@ -7,7 +8,6 @@ import { asOwnWork } from '#core/planning/own-plan';
 import type { Preferences } from '#core/site/equipment';
 import { SectionFigure } from '../../ui/section/SectionFigure';
 import { ZoomBox } from '../../ui/section/ZoomBox';
-import type { RepairActions } from '../../client/actions/repairs';
 import { AssumptionsPanel } from './AssumptionsPanel';
 import { BeforeDeciding, BeforeDigging } from './BeforeDeciding';
 import { Controls } from './Controls';

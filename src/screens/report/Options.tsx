@@ -1,5 +1,5 @@
+import type { ReportActions } from '#client/actions/report';
 import type { ReportOptions } from '#core/model/job/report-options';
-import type { ReportActions } from '../../client/actions/report';
 import styles from './Report.module.css';
 
 export type Earlier = { readonly id: string; readonly title: string; readonly when: string };

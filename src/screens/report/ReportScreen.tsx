@@ -1,4 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
+import { reportActions } from '#client/actions/report';
 import { assess } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
 import type { StoredJob } from '#core/model/job/history';
@@ -19,7 +20,6 @@ import { useJob } from '../device/useJob';
 import { Panel } from '../shared/Panel';
 import { useLight } from '../shared/useLight';
 import { useReady } from '../shared/useReady';
-import { reportActions } from '../../client/actions/report';
 import { Files } from './Files';
 import { Issue } from './Issue';
 import { Options } from './Options';

@@ -9,9 +9,9 @@ import {
   type RigState,
 } from '#core/simulator/rig';
 import type { LateralTruth, TruthFixture } from '#core/simulator/truth';
-import type { CounterReading, Gear } from '../gear/gear';
 import { createPlainPicture } from '../../picture/plain';
 import type { PictureDrawer, PictureView } from '../../picture/view';
+import type { CounterReading, Gear } from '../gear/gear';
 
 /** Speeds of the hand, feet a second. */
 export const SPEEDS = { slow: 0.2, steady: 0.7, fast: 2 } as const;

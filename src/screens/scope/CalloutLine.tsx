@@ -1,6 +1,6 @@
-import type { Place } from '#client/actions/counter';
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import type { Place } from '#client/actions/counter';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import { type EntryDraft } from '#core/model/log/entry';

@@ -1,5 +1,6 @@
 import { Cable, Camera, CircleStop, Mic } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
+import { stillTarget } from '#client/actions/stills';
 import { checkStill } from '#client/still';
 import { labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
@@ -7,7 +8,6 @@ import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
-import { stillTarget } from '../../client/actions/stills';
 import type { Voice } from './useVoice';
 
 type Props = {

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef } from 'react';
+import { stillTarget } from '#client/actions/stills';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
@@ -6,7 +7,6 @@ import { sayEntry } from '#core/model/log/say-entry';
 import type { Equipment } from '#core/site/equipment';
 import { useMedia } from '../device/useMedia';
 import { Picture } from './Picture';
-import { stillTarget } from '../../client/actions/stills';
 import type { RigOnScope } from './useRigOnScope';
 import type { Voice } from './useVoice';
 

@@ -1,5 +1,5 @@
-import type { Place } from '#client/actions/counter';
 import { useEffect, useState } from 'react';
+import type { Place } from '#client/actions/counter';
 import { sayFt } from '#core/base/numbers';
 import { nameMaterial } from '#core/catalogue/materials/kinds';
 import { type Pass, type WaterState } from '#core/catalogue/vocabulary';

@@ -1,9 +1,9 @@
 import { useCallback, useState } from 'react';
 import { type Place, placeAfter, resumeAt } from '#client/actions/counter';
+import type { JobOnDevice } from '#client/job-on-device';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
-import type { JobOnDevice } from '#client/job-on-device';
 
 export type Field = {
   readonly run: Run | null;

@@ -4,7 +4,7 @@ import { VALIDATION } from '#core/base/joi';
 import { ACCESS_KINDS } from '#core/catalogue/access/index';
 import { MATERIALS } from '#core/catalogue/materials/index';
 import { ZONES } from '#core/catalogue/zones';
-import { type AccessPoint, alongLineOf } from '#core/model/job/access-point';
+import type { AccessPoint } from '#core/model/job/access-point';
 import { accessPointSchema } from '#core/model/job/access-point.schema';
 import { labelOf } from '#core/model/job/labels';
 import { Field, Select, Troubles } from '../shared/Fields';
@@ -77,7 +77,7 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
             name={at('along')}
             label="On the line"
             options={ALONG_WORDS}
-            value={alongLineOf(access) ?? ''}
+            value={access.alongLine ?? ''}
           />
           <Field
             name={at('dropFt')}

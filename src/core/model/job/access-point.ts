@@ -58,19 +58,3 @@ export function troubleOf({ trouble, obstacle, usable }: AccessPoint): Trouble |
   if (!usable && isStuck) return 'stuck-cap';
   return says(BURIED) ? 'buried' : 'in-the-way';
 }
-
-/** What files of Chert's first months called them. */
-const FORMERLY = {
-  'upstream-end': 'house-end',
-  'mid-line': 'along',
-  'downstream-end': 'near-street',
-} as const;
-
-/** Where an access leads in; `null` where nobody said. */
-export function alongLineOf(access: AccessPoint): AlongLine | null {
-  if (access.alongLine !== undefined) return access.alongLine;
-  const former = (access as { readonly along?: unknown }).along;
-  return typeof former === 'string' && former in FORMERLY
-    ? FORMERLY[former as keyof typeof FORMERLY]
-    : null;
-}
