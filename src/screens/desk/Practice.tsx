@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { postJson } from '#client/api';
+import { LATERAL_IDS, loadLateral, madeId } from '#client/gear/laterals';
 import { localInstant } from '#client/time';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import { jobFromLateral } from '#core/simulator/job-from-lateral';
-import { LATERAL_IDS, loadLateral, madeId } from '../rig/laterals';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 

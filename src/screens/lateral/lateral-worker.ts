@@ -1,8 +1,4 @@
-import {
-  computeLateral,
-  type LateralModel,
-  type LateralRequest,
-} from '#core/section/lateral-view';
+import { computeLateral, type LateralModel, type LateralRequest } from '#core/section/lateral-view';
 
 export type Asked = { readonly request: LateralRequest };
 export type Answered = { readonly model: LateralModel };

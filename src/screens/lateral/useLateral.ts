@@ -1,9 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import {
-  computeLateral,
-  type LateralModel,
-  type LateralRequest,
-} from '#core/section/lateral-view';
+import { computeLateral, type LateralModel, type LateralRequest } from '#core/section/lateral-view';
 import type { Answered, Asked } from './lateral-worker';
 
 /** A frame: whatever takes longer is computed elsewhere, so that the screen never waits. */

@@ -1,7 +1,7 @@
 import { ArrowBigLeft, ArrowBigRight } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useEffect } from 'react';
+import { type Speed, SPEEDS } from '#client/gear/rig-gear';
 import type { Motion } from '#core/simulator/rig';
-import { type Speed, SPEEDS } from './rig-gear';
 import styles from './RigPanel.module.css';
 
 type Props = {

@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
+import { LATERAL_IDS, loadLateral, madeId } from '#client/gear/laterals';
+import { placeFromLog, type RigMemory } from '#client/gear/rig-memory';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import { simulatedBy } from '#core/simulator/job-from-lateral';
 import type { LateralTruth } from '#core/simulator/truth';
-import { LATERAL_IDS, loadLateral, madeId } from './laterals';
-import { placeFromLog, type RigMemory } from './memory';
 import styles from './RigPanel.module.css';
 
 type Props = {

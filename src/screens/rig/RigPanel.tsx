@@ -9,15 +9,15 @@ import {
   Sparkles,
 } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { CounterReading } from '#client/gear/gear';
+import type { RigGear, Speed } from '#client/gear/rig-gear';
+import { rememberRig, type RigMemory } from '#client/gear/rig-memory';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { EntryDraft } from '#core/model/log/entry';
 import type { Motion, RigState } from '#core/simulator/rig';
 import type { Equipment } from '#core/site/equipment';
-import type { CounterReading } from '../gear/gear';
 import { DriveButtons } from './DriveButtons';
-import { rememberRig, type RigMemory } from './memory';
-import type { RigGear, Speed } from './rig-gear';
 import styles from './RigPanel.module.css';
 import { useRigGear } from './useRigGear';
 import { useRigKeys } from './useRigKeys';

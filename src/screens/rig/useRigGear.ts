@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
+import { loadLateral } from '#client/gear/laterals';
+import { type RigGear, startRig } from '#client/gear/rig-gear';
+import type { RigMemory } from '#client/gear/rig-memory';
 import type { Run } from '#core/model/job/run';
 import type { RigSetup } from '#core/simulator/rig';
 import type { Equipment } from '#core/site/equipment';
-import { loadLateral } from './laterals';
-import type { RigMemory } from './memory';
-import { type RigGear, startRig } from './rig-gear';
 
 /** The rig of a run: loaded, put where it was, and taken out when the run's head or access changes. */
 export function useRigGear(

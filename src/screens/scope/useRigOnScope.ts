@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Place } from '#client/actions/counter';
-import type { CounterReading } from '../gear/gear';
-import { recallRig, rememberRig, type RigMemory } from '../rig/memory';
+import type { CounterReading } from '#client/gear/gear';
+import { recallRig, rememberRig, type RigMemory } from '#client/gear/rig-memory';
 import type { Field } from './useField';
 
 export type RigOnScope = {

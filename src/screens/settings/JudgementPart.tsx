@@ -1,4 +1,6 @@
 import type { UseFormRegister } from 'react-hook-form';
+import { type NumberKey, NUMBERS } from '#client/actions/judgement-fields';
+import type { SettingsFields } from '#client/actions/settings-fields';
 import { MATERIALS } from '#core/catalogue/materials/index';
 import { materialOf, nameMaterial } from '#core/catalogue/materials/kinds';
 import {
@@ -8,9 +10,7 @@ import {
 } from '#core/catalogue/severity/thresholds';
 import { SERVICE_LIFE_SOURCE } from '#core/lateral/age';
 import { DEFAULT_SETTINGS } from '#core/model/job/settings';
-import { type NumberKey, NUMBERS } from './judgement-fields';
 import { Labelled } from './Labelled';
-import type { SettingsFields } from './settings-fields';
 import styles from './SettingsScreen.module.css';
 
 const NUMBER_LABELS: Readonly<Record<NumberKey, string>> = {

@@ -1,6 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { fromFields, toFields } from '#client/actions/judgement-fields';
+import type { SettingsFields } from '#client/actions/settings-fields';
 import { sendJson } from '#client/api';
 import { faultsFromJoi } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
@@ -14,10 +16,8 @@ import { sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import { Exchange } from './Exchange';
-import { fromFields, toFields } from './judgement-fields';
 import { JudgementPart } from './JudgementPart';
 import { Labelled } from './Labelled';
-import type { SettingsFields } from './settings-fields';
 import styles from './SettingsScreen.module.css';
 
 const fieldsOf = (preferences: Preferences): SettingsFields => ({

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { runOf } from '#core/testing/build';
-import { placeFromLog, recallRig, rememberRig } from './memory';
+import { placeFromLog, recallRig, rememberRig } from './rig-memory';
 
 const memory = {
   lateralId: 'fern-row',

@@ -11,7 +11,7 @@ import {
 import type { LateralTruth, TruthFixture } from '#core/simulator/truth';
 import { createPlainPicture } from '../../picture/plain';
 import type { PictureDrawer, PictureView } from '../../picture/view';
-import type { CounterReading, Gear } from '../gear/gear';
+import type { CounterReading, Gear } from './gear';
 
 /** Speeds of the hand, feet a second. */
 export const SPEEDS = { slow: 0.2, steady: 0.7, fast: 2 } as const;
