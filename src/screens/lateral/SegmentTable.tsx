@@ -49,7 +49,7 @@ export function SegmentTable({ segments, onLife }: Props) {
         <tbody>
           {segments.map((segment) => (
             <tr key={segment.fromFt}>
-              <td className={styles['figure']}>
+              <td className={pipeTableStyles['figure']}>
                 {foot(segment.fromFt)}, {foot(segment.toFt)}
               </td>
               <td>
