@@ -99,6 +99,13 @@ export function lexCallout(text: string): Token[] {
       push('handle', handle[1] === undefined ? handle[2]! : unescape(handle[1]), handle[0].length);
       continue;
     }
+    const isHyphen =
+      text[at] === '-' && /\p{L}/u.test(text[at - 1] ?? '') && /\p{L}/u.test(text[at + 1] ?? '');
+    if (isHyphen) {
+      // "build-up" is "build up".
+      at += 1;
+      continue;
+    }
     const mark = match(ANY)![0];
     const part = VULGAR[mark];
     if (part !== undefined) push('number', mark, mark.length, part);

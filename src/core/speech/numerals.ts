@@ -29,11 +29,29 @@ const THOUSANDTH = 3;
 export function joinNumerals(tokens: readonly Token[]): Token[] {
   const joined: Token[] = [];
   for (let at = 0; at < tokens.length;) {
+    if (isPronoun(tokens, at)) {
+      joined.push(tokens[at]!);
+      at += 1;
+      continue;
+    }
     const found = hourAt(tokens, at) ?? unitFirstAt(tokens, at, joined) ?? numberAt(tokens, at);
     joined.push(...(found?.tokens ?? [tokens[at]!]));
     at = found?.next ?? at + 1;
   }
   return joined;
+}
+
+/** Words before a "one" that stands for a thing: "a bigger one at 25". */
+const BEFORE_ONE =
+  /^(?:slight|small|smaller|big|bigger|bad|worse|another|this|that|next|minor|little|large|larger|heavy|heavier|good|same|last|first|other|no|second|light|lighter|deeper|wide|wider|short|shorter|long|longer|open|the|a|each|every|which)$/;
+const AFTER_ONE = /^(?:inch|inches|in|foot|feet|ft|percent|hundred|point|half|third|quarter|eighth|and|o'clock|oclock|thirty)$/;
+
+/** "one" as a thing, and no number. */
+function isPronoun(tokens: readonly Token[], at: number): boolean {
+  if (!isWord(tokens[at], 'one', 'ones')) return false;
+  const [before, after] = [tokens[at - 1], tokens[at + 1]];
+  if (before?.type !== 'word' || !BEFORE_ONE.test(before.text)) return false;
+  return after === undefined || !(AFTER_ONE.test(after.text) || after.text === '"' || after.text === '%');
 }
 
 type Found = { readonly tokens: readonly Token[]; readonly next: number };

@@ -141,7 +141,7 @@ describe('parseCallout', () => {
     expect(firstDraft('offset slight 35.5')).toMatchObject({
       defect: 'offset',
       readingFt: 35.5,
-      note: 'slight',
+      sizeWord: 'light',
     });
     const lost = parseCallout('wobbly thingummy', calloutContext())!;
     expect(lost.understood).toBe(false);

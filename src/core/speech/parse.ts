@@ -1,196 +1,180 @@
-import type { Entry, EntryDraft } from '../model/log/entry';
-import type { CalloutContext, OtherReading, Reading } from './draft';
+import type { EntryDraft } from '../model/log/entry';
+import { hasTrait } from '../catalogue/defects/kinds';
+import { splitClauses } from './clauses';
+import { readCorrection } from './correct';
+import type { CalloutContext, OtherReading } from './draft';
 import { withExact } from './exact';
-import { readClose } from './frames/close';
-import { readDefect } from './frames/defect';
-import { readFeature } from './frames/feature';
-import type { Frame } from './frames/frame';
-import { readLocate, readSurface } from './frames/ground';
-import { entriesAt, readFlag, readNote, readPhoto, readRetract } from './frames/jotting';
-import { readAdvice, readClear } from './frames/opinion';
-import { readMaterial, readZone } from './frames/pipe';
-import { readEnd, readHome, readSetup } from './frames/running';
-import { readFlowTest, readUnseen, readWaterState } from './frames/seeing';
+import { COMMANDS } from './frames/index';
+import { keptAs, type Understood } from './kept';
 import { withOwnWords } from './own-words';
-import { type Doubt, openSheet, readTerms, type Sheet } from './sheet';
-import type { Unit } from './terms';
+import { isExact, readClause, type ReadClause } from './read-clause';
+import { openSheet, readTerms } from './sheet';
+import { withAntecedent } from './statements/again';
+import type { ToldFacts } from './statements/statement';
+import type { Term } from './terms';
 
-/** What the call-out line understood. */
-export type Understood = {
-  readonly drafts: readonly EntryDraft[];
-  /** What is still wanted, in a few words each. */
-  readonly missing: readonly string[];
-  /** Where the words allow more than one reading: all of them, the likeliest first. Else empty. */
-  readonly choices: readonly OtherReading[];
-  /** `false` when the words were kept as a flag because nothing in them was understood. */
-  readonly understood: boolean;
-};
+export type { Understood } from './kept';
 
-/** A pipe change said with its lip or coupling is a material, not a defect of its own. */
-const readMaterialFirst: Frame = (sheet, context) => {
-  const isDefect = sheet.terms.some(({ senses }) => senses['defect'] && senses['joint'] !== 'lip');
-  return sheet.has('material') && !isDefect && !sheet.has('feature', 'property-line')
-    ? readMaterial(sheet, context)
-    : null;
-};
-
-/** Frames in the order they are asked; the first that knows the words takes them. */
-const FRAMES: readonly Frame[] = [
-  readNote,
-  readRetract,
-  readFlag,
-  readPhoto,
-  readClose,
-  readClear,
-  readAdvice,
-  readHome,
-  readLocate,
-  readWaterState,
-  readUnseen,
-  readFlowTest,
-  readEnd,
-  readSurface,
-  readMaterialFirst,
-  readDefect,
-  readSetup,
-  readFeature,
-  readMaterial,
-  readZone,
-];
-
-/** Kinds that can say what a flag was about. */
-const SETTLES: readonly EntryDraft['kind'][] = ['defect', 'feature', 'material', 'unseen'];
-/** An open flag this close to what is said now was about it, feet. */
-const SETTLES_WITHIN_FT = 2;
-
-/** What a thing is, for telling whether two call-outs are about the same one. */
-function thingOf(draft: EntryDraft): string {
-  if (draft.kind === 'defect') return `defect ${draft.defect}`;
-  return draft.kind === 'feature' ? `feature ${draft.feature}` : draft.kind;
-}
-
-/**
- * Whether what is said now may be what a flag was about: one press says only "something here"; a flag with
- * words of its own is settled by what is about the same thing, else by hand.
- */
-function mayBeAbout(flag: Entry, draft: EntryDraft, context: CalloutContext): boolean {
-  const words = flag.note?.trim() ?? '';
-  if (words === '') return true;
-  const meant = readClause(words, { ...context, standing: [], counterFt: flag.readingFt });
-  return meant?.drafts.some((one) => thingOf(one) === thingOf(draft)) ?? false;
-}
-
-/** A thing said where a flag waits settles the flag. */
-function settleFlag(draft: EntryDraft, context: CalloutContext): EntryDraft {
-  const { readingFt } = draft;
-  if (!SETTLES.includes(draft.kind) || draft.replaces !== undefined || readingFt === null)
-    return draft;
-  const away = (entry: Entry) => Math.abs((entry.readingFt ?? Infinity) - readingFt);
-  const flag = context.standing
-    .filter((entry) => entry.kind === 'flag' && away(entry) <= SETTLES_WITHIN_FT)
-    .filter((entry) => mayBeAbout(entry, draft, context))
-    .sort((a, b) => away(a) - away(b))[0];
-  return flag ? { ...draft, replaces: flag.id } : draft;
-}
-
-type Settled = ReadonlyMap<number, Unit>;
-
-function readSheet(
-  text: string,
-  context: CalloutContext,
-  settled?: Settled,
-): { reading: Reading; doubts: readonly Doubt[]; sheet: Sheet } | null {
+/** What an entry of the log itself says: "note …", "undo", "flag 31". */
+function readCommand(text: string, context: CalloutContext): Understood | null {
   const terms = readTerms(text);
-  for (const frame of FRAMES) {
-    const sheet = openSheet(text, settled, terms);
+  for (const frame of COMMANDS) {
+    const sheet = openSheet(text, undefined, terms);
     const reading = frame(sheet, context);
-    if (!reading) continue;
-    const finish = (draft: EntryDraft) => settleFlag(withExact(draft, sheet), context);
-    const others = reading.others?.map((other) => ({ ...other, drafts: other.drafts.map(finish) }));
-    return {
-      reading: { ...reading, drafts: reading.drafts.map(finish), ...(others ? { others } : {}) },
-      doubts: sheet.doubts(),
-      sheet,
-    };
+    if (reading)
+      return {
+        ...keptAs(null),
+        drafts: reading.drafts.map((draft) => withExact(draft, sheet)),
+        missing: reading.missing,
+      };
   }
   return null;
 }
 
-const UNIT_SAYS: Readonly<Record<Unit, (said: string) => string>> = {
-  ft: (said) => `at ${said} ft`,
-  in: (said) => `${said} in`,
-  hour: (said) => `${said} o’clock`,
-  deg: (said) => `${said}°`,
-  part: (said) => `${said} of the pipe`,
-  '%': (said) => `${said}%`,
-};
+type Part = { readonly terms: readonly Term[]; readonly read: ReadClause | null };
 
-/** Reads one clause; a number that fits two meanings gives a choice of readings. */
-function readClause(text: string, context: CalloutContext): Understood | null {
-  const first = readSheet(text, context);
-  if (!first) return null;
-  const { reading, doubts, sheet } = first;
-  const { drafts, missing, others = [] } = reading;
-  const [doubt] = doubts;
-  const choices: OtherReading[] = [];
-  if (doubt) {
-    const { from, to } = sheet.terms[doubt.term]!;
-    for (const unit of doubt.units) {
-      const again = readSheet(text, context, new Map([[doubt.term, unit]]));
-      const label = UNIT_SAYS[unit](sheet.text.slice(from, to).trim());
-      if (again && again.reading.drafts.length > 0)
-        choices.push({ label, drafts: again.reading.drafts });
-    }
-  } else if (others.length > 0) {
-    choices.push({ label: 'the latest', drafts }, ...others);
+/** Reads clauses in turn; one without a footage of its own is where the one before it is, else the next. */
+function readParts(text: string, terms: readonly Term[], context: CalloutContext): Part[] {
+  const clauses = isExact(terms) ? [terms] : splitClauses(terms);
+  const parts: Part[] = [];
+  let { counterFt } = context;
+  let last: Term | null = null;
+  for (const clause of clauses) {
+    const own = withAntecedent(clause, last);
+    const read = readClause(text, own, { ...context, counterFt });
+    parts.push({ terms: own, read });
+    last = own.findLast(({ senses }) => senses['defect'] ?? senses['feature']) ?? last;
+    if (read?.isPlaced && read.drafts.length > 0)
+      counterFt = read.drafts.at(-1)!.readingFt ?? counterFt;
   }
-  const isOne = new Set(choices.map((choice) => JSON.stringify(choice.drafts))).size < 2;
-  return isOne
-    ? { drafts, missing, choices: [], understood: true }
-    : { drafts: choices[0]!.drafts, missing, choices, understood: true };
+  // "roots and grease at 30": what was said before the only footage is there as well.
+  const firstAt = parts.findIndex(({ read }) => read !== null && read.drafts.length > 0 && read.isPlaced);
+  const placeFt = parts[firstAt]?.read?.drafts[0]?.readingFt ?? null;
+  if (firstAt <= 0 || placeFt === null) return parts;
+  return parts.map(({ terms: own, read }, index) =>
+    index < firstAt && read !== null && read.drafts.length > 0 && !read.isPlaced
+      ? { terms: own, read: readClause(text, own, { ...context, counterFt: placeFt }) }
+      : { terms: own, read },
+  );
 }
 
-/** Parts of a call-out that are said one after the other: "clay 27; offset half an inch". */
-const CLAUSE = /\s*;\s*|\s+(?:and )?(?:also|then)\s+/i;
-
-/** Reads clauses in turn, each at the footage of the one before; `null` when one is not understood. */
-function readClauses(text: string, context: CalloutContext): Understood | null {
-  if (/["“]/.test(text) || !CLAUSE.test(text)) return null;
-  const clauses = text.split(CLAUSE).filter((clause) => clause.trim() !== '');
-  if (clauses.length < 2) return null;
-  let { counterFt } = context;
-  const read: Understood[] = [];
-  for (const clause of clauses) {
-    const understood = readClause(clause, { ...context, counterFt });
-    if (!understood || understood.drafts.length === 0 || understood.choices.length > 0) return null;
-    counterFt = understood.drafts.at(-1)!.readingFt ?? counterFt;
-    read.push(understood);
+/** Denials in one breath at one place are one look for several things. */
+function joinClears(drafts: readonly EntryDraft[]): EntryDraft[] {
+  const joined: EntryDraft[] = [];
+  for (const draft of drafts) {
+    const last = joined.at(-1);
+    const isSame =
+      draft.kind === 'clear' &&
+      last?.kind === 'clear' &&
+      draft.kinds !== undefined &&
+      last.kinds !== undefined &&
+      draft.readingFt === last.readingFt &&
+      draft.toReadingFt === last.toReadingFt &&
+      draft.pass === last.pass;
+    if (isSame)
+      joined[joined.length - 1] = { ...last, kinds: [...new Set([...last.kinds!, ...draft.kinds!])] };
+    else joined.push(draft);
   }
+  return joined;
+}
+
+/** "camera stops at 48, roots": what is there is what it stopped at. */
+function sayWhatStopped(drafts: readonly EntryDraft[]): EntryDraft[] {
+  const isStop = (draft: EntryDraft) => draft.kind === 'defect' && hasTrait(draft.defect, 'stops-camera');
+  return drafts.map((draft) =>
+    draft.kind === 'end' && draft.reason === 'other' && drafts.some(isStop)
+      ? { ...draft, reason: 'obstruction' }
+      : draft,
+  );
+}
+
+const sliceOf = (text: string, terms: readonly Term[]): string =>
+  terms.length === 0
+    ? ''
+    : text
+        .slice(terms[0]!.from, terms.at(-1)!.to)
+        .replace(/^(?:[\s,;.:-]|and\b|but\b)+|[\s,;:.-]+$/gi, '')
+        .trim();
+
+function joinFacts(list: readonly ToldFacts[]): ToldFacts {
+  const joined: Record<string, Record<string, unknown>> = {};
+  for (const facts of list)
+    for (const [of, fields] of Object.entries(facts) as [string, Record<string, unknown>][])
+      joined[of] = { ...joined[of], ...fields };
+  return joined;
+}
+
+/** A thing that nobody has a word for, or a trouble, is asked about again: a flag. Else it is a remark: a note. */
+function isTrouble(terms: readonly Term[], parts: readonly Part[]): boolean {
+  if (parts.some(({ read }) => read !== null)) return false;
+  const isOdd = terms.some(({ senses }) => senses['odd'] !== undefined);
+  const isNamed = terms.some(({ senses }) => senses['defect'] !== undefined);
+  const hasWords = terms.some(
+    ({ kind, senses }) => kind === 'word' && Object.keys(senses).length === 0,
+  );
+  const hasFootage = terms.some(
+    ({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'),
+  );
+  const words = terms.filter(({ kind }) => kind !== 'mark');
+  const isUnknown =
+    words.length <= 2 &&
+    !words.some(({ text }) => /['’]|ing$/.test(text)) && words.every(({ senses }) => Object.keys(senses).length === 0);
+  return isNamed || isOdd || isUnknown || (hasWords && hasFootage && words.length <= 4);
+}
+
+function readSaid(said: string, text: string, context: CalloutContext): Understood {
+  const terms = readTerms(text);
+  const parts = readParts(text, terms, context);
+  const reads = parts.flatMap(({ read }) => (read ? [read] : []));
+  const facts = joinFacts(reads.flatMap((read) => (read.facts ? [read.facts] : [])));
+  const drafts = sayWhatStopped(joinClears(reads.flatMap((read) => read.drafts)));
+  const choices = choicesOf(reads);
+  const missing = reads.flatMap((read) => read.missing);
+  if (drafts.length === 0) {
+    const isTold = Object.keys(facts).length > 0;
+    const wants = missing.length > 0 && reads.every(({ mode }) => mode !== 'aside');
+    if (wants) return { ...keptAs(null), missing, facts };
+    const kept = isTrouble(terms, parts) ? 'flag' : 'note';
+    return { ...keptAs(kept, said, context), facts, ...(isTold ? { understood: true } : {}) };
+  }
+  const rest = parts
+    .filter(({ read }) => read === null || (read.drafts.length === 0 && !read.facts))
+    .map((part) => sliceOf(text, part.terms))
+    .filter((words) => /[\p{L}\d]/u.test(words));
   return {
-    drafts: read.flatMap(({ drafts }) => drafts),
-    missing: read.flatMap(({ missing }) => missing),
-    choices: [],
-    understood: true,
+    ...keptAs(null),
+    drafts: withWords(drafts, rest),
+    missing,
+    choices: choices.map((one) => ({ ...one, drafts: withWords(one.drafts, rest) })),
+    facts,
+    rest: rest.join('; '),
   };
 }
 
-const keptAsFlag = (
-  text: string,
-  pass: CalloutContext['pass'],
-  readingFt: number | null,
-  wanted: string,
-): Understood => ({
-  understood: false,
-  missing: [wanted],
-  choices: [],
-  drafts: [{ kind: 'flag', pass, readingFt, note: text.trim() }],
-});
+/** What was said beside the things logged goes along with the first of them. */
+function withWords(drafts: readonly EntryDraft[], rest: readonly string[]): EntryDraft[] {
+  const [first, ...others] = drafts;
+  if (!first || rest.length === 0) return [...drafts];
+  const note = [first.note, ...rest].filter(Boolean).join('; ');
+  return [{ ...first, note } as EntryDraft, ...others];
+}
+
+/** Each reading of the one clause that is in doubt, with what the others say. */
+function choicesOf(reads: readonly ReadClause[]): OtherReading[] {
+  const at = reads.findIndex(({ choices }) => choices.length > 0);
+  if (at < 0) return [];
+  return reads[at]!.choices.map(({ label, drafts }) => ({
+    label,
+    drafts: joinClears(reads.flatMap((read, index) => (index === at ? drafts : read.drafts))),
+  }));
+}
 
 /**
  * Reads a call-out: what an inspector types, or dictates, into entries.
  *
- * Order and units are free. A footage said wins over the counter. Words that were not understood go
- * along as the entry's note; a call-out of which nothing was understood becomes a flag with its words.
+ * Order and units are free. A footage said wins over the counter. Words that were not understood go along as the
+ * entry's note. What is denied, advised, planned, told or aimed at is never logged as seen; a call-out that says
+ * nothing for the log is kept as a note, and as a flag where it names something that Chert cannot place.
  * A number that could mean two things is not guessed: `choices` holds each reading.
  *
  * @returns `null` for an empty line.
@@ -199,92 +183,6 @@ export function parseCallout(said: string, context: CalloutContext): Understood 
   if (said.trim() === '') return null;
   const text = withOwnWords(said, context.ownWords ?? []);
   return (
-    readCorrection(text, context) ??
-    readClauses(text, context) ??
-    readClause(text, context) ??
-    keptAsFlag(said, context.pass, context.counterFt, 'a word that Chert knows')
+    readCommand(text, context) ?? readCorrection(text, context) ?? readSaid(said, text, context)
   );
-}
-
-/** "correct 9.5 asbestos cement", "correct 31 to 32.5", "make that 35%", `correct #id …`. */
-function readCorrection(text: string, context: CalloutContext): Understood | null {
-  const sheet = openSheet(text);
-  if (!sheet.leads('act', 'correct')) return null;
-  const actAt = sheet.terms.findIndex(({ senses }) => senses['act'] === 'correct');
-  const isLast = !/^(?:correct|correction|fix|change)$/.test(sheet.terms[actAt]!.text);
-  const target = isLast ? undefined : sheet.terms[actAt + 1];
-  const named = target?.kind === 'handle' ? target.text : null;
-  const amount =
-    target?.amount && (target.amount.unit === null || target.amount.unit === 'ft')
-      ? target.amount
-      : null;
-  if (!isLast && named === null && amount === null) return null;
-  const near =
-    named !== null
-      ? context.standing.filter(({ id }) => id === named)
-      : amount
-        ? entriesAt(context.standing, amount.value)
-        : context.standing.slice(-1);
-  const rest = text
-    .slice((target ?? sheet.terms[actAt]!).to)
-    .replace(/^[\s,:]*(?:(?:to be|to|as|is)\b)?\s*/i, '');
-  const alone = /^(\d+(?:\.\d+)?)\s*(?:ft|feet)?$/.exec(rest.trim());
-  const movedFt =
-    alone && near.length > 0 ? Number(alone[1]) : rest.trim() === '' ? (amount?.to ?? null) : null;
-  const targetFt = amount?.value ?? near[0]?.readingFt ?? context.counterFt;
-  // What is corrected keeps its pass, and with it the side that the words are about.
-  const pass = near[0]?.pass ?? context.pass;
-  const said =
-    movedFt === null ? readAbout(rest, near[0], { ...context, pass, counterFt: targetFt }) : null;
-  const [draft] = said?.drafts ?? [];
-  const old = near.find((entry) => draft !== undefined && entry.kind === draft.kind) ?? near[0];
-  if (!old || (movedFt === null && !draft)) {
-    const wanted = old ? 'what it should be' : `something logged at ${targetFt}`;
-    return keptAsFlag(text, context.pass, targetFt, wanted);
-  }
-  const saysSide = openSheet(rest).has('side');
-  const correct = (one: EntryDraft | null) => correctionOf(old, one, movedFt, saysSide);
-  return {
-    understood: true,
-    missing: said?.missing ?? [],
-    choices: (said?.choices ?? []).map(({ label, drafts }) => ({
-      label,
-      drafts: drafts.slice(0, 1).map(correct),
-    })),
-    drafts: [correct(draft ?? null)],
-  };
-}
-
-/** What a correction says; sizes alone are about the thing that is corrected. */
-function readAbout(
-  words: string,
-  old: Entry | undefined,
-  context: CalloutContext,
-): Understood | null {
-  if (words.trim() === '') return null;
-  const said = readClause(words, { ...context, standing: [] });
-  if (said || old?.kind !== 'defect') return said;
-  return readClause(`${old.defect.replace(/-/g, ' ')} ${words}`, { ...context, standing: [] });
-}
-
-/** The old entry with what was said laid over it; another kind of thing replaces it whole. */
-function correctionOf(
-  old: Entry,
-  draft: EntryDraft | null,
-  movedFt: number | null,
-  saysSide: boolean,
-): EntryDraft {
-  const { id, at: _at, replaces: _replaces, ...facts } = old;
-  const base = { pass: old.pass, replaces: id };
-  if (movedFt !== null) return { ...facts, ...base, readingFt: movedFt };
-  const sameThing =
-    draft!.kind === old.kind &&
-    (draft!.kind !== 'defect' || (old.kind === 'defect' && draft.defect === old.defect));
-  const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
-  const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
-  const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
-  const { open: _open, ...rest } = facts as typeof facts & { open?: boolean };
-  return (
-    sameThing ? { ...(isClosed ? rest : facts), ...said, ...base } : { ...said, ...base }
-  ) as EntryDraft;
 }

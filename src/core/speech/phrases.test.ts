@@ -169,7 +169,7 @@ const TABLES: Readonly<Record<string, readonly Row[]>> = {
     ['6 inch clay', m('vitrified-clay', 40, { diameterIn: 6 })],
     ['clay tile 6" 27', m('vitrified-clay', 27, { diameterIn: 6 })],
     ['terra cotta', m('vitrified-clay', 40)],
-    ['goes from iron to pvc at 9.5', m('pvc', 9.5)],
+    ['goes from iron to pvc at 9.5', m('cast-iron', 9.5, { side: 'near' })],
     ['iron this side 9.5', m('cast-iron', 9.5, { side: 'near' })],
     ['sdr 35 6 in', m('pvc', 40, { diameterIn: 6 })],
     ['schedule 40 4 in 12', m('pvc', 12, { diameterIn: 4 })],

@@ -2,7 +2,8 @@ import type { SizeField } from '../catalogue/vocabulary';
 import { cleanEntry } from '../model/job/sane';
 import { impossibleSizes } from '../model/log/possible';
 import type { CalloutContext } from './draft';
-import { parseCallout, type Understood } from './parse';
+import type { Understood } from './kept';
+import { parseCallout } from './parse';
 
 const SIZE_SAYS: Record<SizeField, string> = {
   depthIn: 'a depth that the pipe has room for',

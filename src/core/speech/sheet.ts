@@ -36,6 +36,9 @@ export type Sheet = {
   readonly doubts: () => readonly Doubt[];
   /** What a doubtful number was said to mean; `null` when nobody has said. */
   readonly settled: (index: number) => Unit | null;
+  /** Says that the words named a footage, and that it is not the counter's. */
+  readonly place: () => void;
+  readonly isPlaced: () => boolean;
   /** What nobody claimed, as it was written. */
   readonly rest: () => string;
   readonly text: string;
@@ -58,6 +61,7 @@ export function openSheet(
   // Pairs are laid over the draft at the end: no frame reads them.
   const claimed = new Set(terms.flatMap(({ kind }, index) => (kind === 'pair' ? [index] : [])));
   const doubts: Doubt[] = [];
+  let isPlaced = false;
   const free = (index: number) => index >= 0 && index < terms.length && !claimed.has(index);
   const find = (tag: string, meaning?: string) =>
     terms.findIndex(
@@ -129,6 +133,10 @@ export function openSheet(
     doubt: (term, units) => void doubts.push({ term, units }),
     doubts: () => doubts,
     settled: (index) => settled.get(index) ?? null,
+    place: () => {
+      isPlaced = true;
+    },
+    isPlaced: () => isPlaced,
     rest: () => restOf(text, terms, claimed),
   };
 }

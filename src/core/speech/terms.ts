@@ -194,6 +194,8 @@ export function termsOf(tokens: readonly Token[]): Term[] {
     const phrase = findPhrase(tokens, at);
     const amount = phrase ? null : amountAt(tokens, at, tokens.slice(0, at));
     const next = phrase?.next ?? amount?.next ?? at + 1;
+    const isApproximate =
+      says(token, APPROXIMATELY) && tokens[at + 1]?.type === 'number' && next === at + 1;
     const kind = phrase
       ? 'phrase'
       : amount
@@ -205,7 +207,9 @@ export function termsOf(tokens: readonly Token[]): Term[] {
       kind,
       text: token.text,
       ...(token.field === undefined ? {} : { field: token.field }),
-      senses: phrase?.senses ?? (isArticle(token) ? { idle: 'idle' } : NONE),
+      senses: isApproximate
+        ? { idle: 'idle' }
+        : (phrase?.senses ?? (isArticle(token) ? { idle: 'idle' } : NONE)),
       amount: amount?.amount ?? null,
       ...place(next),
     });

@@ -5,7 +5,7 @@ import { byShareOfDiameter } from '../severity/by-share';
 export const deformation: DefectSpec = {
   name: 'Deformation',
   buyer: { name: 'Pipe out of round', trade: 'deformation', plural: 'squashed pipe' },
-  said: 'deformation|deformed|oval|ovaled|ovalled|egg shaped|squashed|out of round|flattened|blister|blistered|blisters|blistering|hump|humped|heave|heaved|heaving|bulge|bulging|warped',
+  said: 'deformation|deformed|oval|ovaled|ovalled|egg shaped|squashed|out of round|flattened|flattened out|pipe is flat|going flat|humps|blister|blistered|blisters|blistering|hump|humped|heave|heaved|heaving|bulge|bulging|warped',
   size: { share: 'diameter', leaves: 'across' },
   wants: 'how much',
   severity: byShareOfDiameter('deformation', 'the pipe is out of round by', 'deformation'),

@@ -27,7 +27,7 @@ export const infiltration: DefectSpec = {
     trade: 'infiltration',
     plural: 'ground water coming in',
   },
-  said: 'infiltration|ground water|groundwater|water {coming|running|dripping|seeping|leaking} in|leak|leaking|leaking in|seep|seeps|seeping|seepage|weep|weeping|dripping|drip|drips',
+  said: 'infiltration|ground water|groundwater|water {coming|running|dripping|seeping|leaking} in|leak|leaks|leaking|leaking in|leaks in|seep|seeps|seeping|seepage|weep|weeping|dripping|drip|drips',
   wants: 'seep, drip or run',
   forms,
   severity: byForm('infiltration', forms, { unsized: 'moderate' }),

@@ -1,7 +1,7 @@
 import { roundTo } from '../../base/numbers';
 import type { DefectKind } from '../../catalogue/defects/index';
 import { hasTrait, specOf } from '../../catalogue/defects/kinds';
-import type { Locus } from '../../catalogue/vocabulary';
+import type { Locus, SizeWord } from '../../catalogue/vocabulary';
 import type { EntryOf } from '../../model/log/entry';
 import type { CalloutContext, Reading } from '../draft';
 import { formSayingsOf } from '../lexicon/defects';
@@ -43,6 +43,13 @@ function formInName(sheet: Sheet, kind: DefectKind): { form?: string } {
   return form ? { form: form[0] } : {};
 }
 
+/** "heavy", "a little": the size by a word, where no number was said. */
+function takeDegree(sheet: Sheet, { form: _form, direction: _direction, ...sizes }: Said): Said {
+  if (Object.keys(sizes).length > 0) return {};
+  const word = sheet.take('degree') as SizeWord | null;
+  return word === null ? {} : { sizeWord: word };
+}
+
 function takeMarks(sheet: Sheet): Said {
   const marks: Record<string, unknown> = {};
   for (let mark = sheet.take('mark'); mark !== null; mark = sheet.take('mark')) {
@@ -77,6 +84,7 @@ export const readDefect: Frame = (sheet, context) => {
   while (sheet.take('locus') !== null);
   const sizes = { ...formInName(sheet, defect), ...takeSizes(sheet, defect, context.boreHereIn) };
   doubtInches(sheet, defect, sizes, context);
+  const word = takeDegree(sheet, sizes);
   const clock = takeClock(sheet, context, hasTrait(defect, 'said-by-clock'));
   const footage = takeFootage(sheet, context, !hasTrait(defect, 'said-by-clock'));
   const said: Said = {
@@ -85,6 +93,7 @@ export const readDefect: Frame = (sheet, context) => {
     ...(clock ? { clockFrom: clock.from } : {}),
     ...(clock && clock.to !== null ? { clockTo: clock.to } : {}),
     ...sizes,
+    ...word,
     ...marks,
     ...certainty,
   };
@@ -111,7 +120,7 @@ export const readDefect: Frame = (sheet, context) => {
   const missing = [
     ...footage.missing,
     ...(opens ? ['where it ends'] : []),
-    ...(isSized || opens || wants === undefined ? [] : [wants]),
+    ...(isSized || word.sizeWord || opens || wants === undefined ? [] : [wants]),
   ];
   return { drafts: [draft], missing } satisfies Reading;
 };

@@ -96,6 +96,14 @@ export type Footage = {
  * @param pairs whether two bare numbers make a stretch ("grease 12 19").
  */
 export function takeFootage(sheet: Sheet, context: CalloutContext, pairs = false): Footage {
+  const before = sheet.amounts().length;
+  const footage = readFootage(sheet, context, pairs);
+  if (sheet.amounts().length < before || (footage.readingFt === null && context.counterFt !== null))
+    sheet.place();
+  return footage;
+}
+
+function readFootage(sheet: Sheet, context: CalloutContext, pairs: boolean): Footage {
   const isFeet = (amount: Amount) => asFeet(amount) !== null;
   const isNone = sheet.take('noFootage') !== null;
   const range = sheet.takeAmount((amount) => isFeet(amount) && amount.to !== null);

@@ -4,6 +4,8 @@ import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './fr
 /** "clear to here", "clear 10 to 40", "no roots 10 to 40": looked at and found free of trouble. */
 export const readClear: Frame = (sheet, context) => {
   if (!sheet.leads('act', 'clear')) return null;
+  const isPlaced = sheet.amounts().length > 0 || sheet.has('noFootage') || sheet.has('defect');
+  if (!isPlaced) return null;
   sheet.take('act');
   const base = takeBase(sheet, context);
   const kinds: DefectKind[] = [];
@@ -31,6 +33,7 @@ export const readClear: Frame = (sheet, context) => {
 /** `advise "line it from 27 to 66" 27 to 66 does=liner`: the inspector's own recommendation. */
 export const readAdvice: Frame = (sheet, context) => {
   if (!sheet.leads('act', 'advise')) return null;
+  if (!sheet.terms.some(({ kind }) => kind === 'quote')) return null;
   const at = sheet.terms.findIndex(({ senses }) => senses['act'] === 'advise');
   sheet.take('act');
   const base = takeBase(sheet, context);

@@ -26,9 +26,9 @@ export const MARK_SAYINGS: Sayings = {
 
 export const CERTAINTY_SAYINGS: Sayings = {
   'cannot-tell':
-    '{cant|cannot|can not|could not|couldnt} {tell|say|be sure|make [it] out}|hard to {tell|say}',
+    '{cant|cannot|can not|could not|couldnt} {tell|say|be sure|make [it] out} [if|whether|what] [its|that is|thats|it is]|hard to {tell|say} [if|whether]',
   suspected:
-    'maybe|perhaps|possible|possibly|probable|probably|suspect|suspected|looks like [it]|look like|might be|could be|may be|i think|i guess|think so|not sure|not sure if|unsure|not certain|seems|seems like|appears|appears to be|?',
+    'maybe|perhaps|possible|possibly|probable|probably|suspect|suspected|looks like [it]|look like|might be|could be|may be|i think|i guess|think so|not sure|not sure {if|whether} [its|thats|that is|it is|theres]|unsure [if|whether]|{i would|id} say|not certain|seems|seems like|appears|appears to be|?',
   confirmed: 'confirmed|for sure|definitely|certain|no doubt',
 };
 
@@ -64,7 +64,7 @@ export const TURN_SAYINGS: Sayings = {
   up: 'up|turns up',
   down: 'down|turns down|downward',
 };
-export const AID_SAYINGS: Sayings = { skid: 'skid|skids', guide: 'guide|roller guide' };
+export const AID_SAYINGS: Sayings = { skid: 'skid|skids', guide: 'guide|guides|roller guide' };
 export const PASS_SAYINGS: Sayings = {
   out: '[on] [the] way out|on out pass|out pass',
   back: '[on] [the] way back|on back pass|back pass',
@@ -92,9 +92,9 @@ export const GRAMMAR_SAYINGS: Sayings = {
   share:
     'of {bore|pipe|area|diameter|line|opening|inside}|{bore|pipe|blocked|restricted|restriction|loss|closed}|of it',
   whole:
-    'full|full bore|full pipe|completely full|{fills|filling|plugging|blocks} [whole|entire] {pipe|bore}|{whole|entire} {pipe|bore}|fills it|fills pipe|completely {blocked|plugged}',
+    'full bore|full pipe|{fills|filling|plugging|blocks} [whole|entire] {pipe|bore}|{whole|entire} {pipe|bore}|fills it|fills pipe',
   height: 'high|tall|up|wide|thick|in size|across|open',
   aside: 'off|off {line|center}|away|to side|to left|to right|left|right',
   from: 'from|off|off of|from the',
-  idle: 'a|an|the|at|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until',
+  idle: 'a|an|the|at|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|called|call|do|does|for sure|footage|mark|spot|place|side of',
 };

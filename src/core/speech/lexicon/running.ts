@@ -4,7 +4,7 @@ import type { Sayings } from './phrases';
 /** The acts of a run. */
 export const ACT_SAYINGS: Sayings = {
   note: 'note|remark',
-  clear: 'clear|all clear|looks clear|looks good|nothing wrong|nothing|no',
+  clear: 'clear',
   advise: 'advise|i advise|recommend|i recommend',
   flag: 'flag|flag this|flag it|mark this|come back to this|look at this later',
   correct: 'correct|correction|fix|change|make that|i mean|should be|no that is|no thats|no its',
@@ -14,7 +14,7 @@ export const ACT_SAYINGS: Sayings = {
   home: 'home|back home|back at home|homecoming|back at {access|zero|datum|cleanout|start}|camera is home|head is home',
   locate: 'locate|located|locator|locating',
   stopped:
-    'not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
+    '{we|im|camera|head|cameras|heads|were} [is|are] {stuck|hung up|stopped|stops|stopping}|{wont|will not} {go|push} [any {farther|further}|past|through]|not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
   setup: 'set up|setup|change head|changed head|switched to|switch to|swapped to|put on',
   test: 'flow test|test|tested|testing|flush|flushed|flushing|ran|run the|running the|they ran|filled',
   photo: 'photo|picture|still|take a picture',
@@ -22,7 +22,7 @@ export const ACT_SAYINGS: Sayings = {
 };
 
 export const END_SAYINGS: Sayings<EndReason> = {
-  main: 'main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
+  main: 'main|{made it|got} [all the way|out] to [city|street] main|{hit|hitting|at|in|into|in the} main|{city|public} sewer main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
   tank: 'tank|septic|septic tank',
   join: 'join|joins|joins other line',
   vent: 'vent',

@@ -17,6 +17,7 @@ export const clearKeys = {
 export const adviceKeys = {
   toReadingFt: length(),
   does: words(80).required(),
+  not: flag(),
   text: prose().required(),
 };
 export const flowTestKeys = {

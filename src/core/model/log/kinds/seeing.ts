@@ -30,8 +30,10 @@ export type ClearEntry = EntryBase & {
 export type AdviceEntry = EntryBase & {
   readonly kind: 'advice';
   readonly toReadingFt?: number;
-  /** A repair method's id, or `other`. */
+  /** A repair method's id, `monitor` or `other`. */
   readonly does: string;
+  /** Advised against: "do not line it". */
+  readonly not?: boolean;
   readonly text: string;
 };
 

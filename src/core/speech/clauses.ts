@@ -1,0 +1,111 @@
+import type { Term } from './terms';
+
+/** Words that name a thing or say what is done: what a clause is about. */
+const HEADS = ['defect', 'feature', 'material', 'zone', 'surface', 'unseen', 'blind', 'sees', 'water'];
+const HEAD_ACTS = ['home', 'locate', 'stopped', 'test', 'setup'];
+/** Words over a clause that begin a statement of their own. */
+const OPENERS = ['not', 'advised', 'intended', 'past', 'toward', 'good', 'flows', 'zeroed'];
+/** Said beside another thing, these only say more about it. */
+export const WEAK: readonly string[] = ['something', 'water', 'lip', 'rust', 'leak', 'pool', 'waste'];
+
+const has = ({ senses }: Term, tags: readonly string[]) =>
+  tags.some((tag) => senses[tag] !== undefined);
+
+/** Whether a term names what a clause is about. */
+export const isHead = (term: Term): boolean =>
+  (has(term, HEADS) && !WEAK.includes(term.text)) ||
+  HEAD_ACTS.includes(term.senses['act'] ?? '') ||
+  ['main', 'tank'].includes(term.senses['end'] ?? '');
+
+/** Whether a term carries nothing. */
+export const isIdle = ({ kind, senses }: Term): boolean =>
+  kind === 'mark' || Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves')
+    ? kind === 'mark' || senses['idle'] !== undefined
+    : false;
+
+const isHardBreak = ({ kind, text, senses }: Term) =>
+  (kind === 'mark' && [';', '.', '!'].includes(text)) || senses['breaks'] !== undefined;
+const isSoftBreak = ({ kind, text }: Term) => (kind === 'mark' && text === ',') || text === 'and';
+
+const isOpener = (terms: readonly Term[]): boolean => {
+  const first = terms.find((term) => !isIdle(term) && !isSoftBreak(term));
+  return first !== undefined && has(first, OPENERS) && !isBeforeDefect(terms, first);
+};
+
+/** "a good offset": how much, and no praise. */
+export function isBeforeDefect(terms: readonly Term[], praise: Term): boolean {
+  const after = terms[terms.indexOf(praise) + 1];
+  return praise.senses['good'] !== undefined && after?.senses['defect'] !== undefined;
+}
+
+const sayKind = (term: Term): string =>
+  ['defect', 'feature', 'material', 'zone', 'surface']
+    .flatMap((tag) => (term.senses[tag] === undefined ? [] : [`${tag} ${term.senses[tag]}`]))
+    .join(' ');
+
+const hasFeet = (terms: readonly Term[]) =>
+  terms.some(({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'));
+
+/** Whether what comes after a comma, an "and" or a "with" is another thing than what came before it. */
+function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
+  if (left.every(isIdle)) return false;
+  if (left.some(({ senses }) => senses['act'] === 'locate' || senses['act'] === 'note')) return false;
+  if (isOpener(right)) return true;
+  if (right.some(({ senses }) => senses['advised'] !== undefined)) return true;
+  const heads = left.filter(isHead);
+  if (right.some(({ senses, text }) => senses['again'] !== undefined || text === 'one') && hasFeet(right))
+    return heads.length > 0;
+  const isEnded = heads.some(({ senses }) => senses['end'] !== undefined);
+  // "main, located": how the end is known.
+  const others = right.filter((term) => isHead(term) && !(isEnded && has(term, ['confirm'])));
+  if (others.length === 0) return false;
+  const isOpened = left.some((term) => has(term, OPENERS));
+  if (heads.length === 0) return isOpened;
+  if (heads.some(({ senses }) => senses['material'] !== undefined))
+    if (others.every(({ senses }) => senses['joint'] !== undefined)) return false;
+  const isBlind = (term: Term) => has(term, ['unseen', 'blind']);
+  if (heads.some(isBlind) && others.every(isBlind)) return false;
+  const known = new Set(heads.map(sayKind));
+  return others.some((term) => !known.has(sayKind(term))) || hasFeet(right);
+}
+
+/** From a word that denies: a new clause where something was said before it and is denied after it. */
+function isDenialWithin(left: readonly Term[], rest: readonly Term[]): boolean {
+  const [first, ...after] = rest;
+  if (first?.senses['not'] === undefined || !left.some(isHead)) return false;
+  const next = after.find((term) => !isIdle(term) && term.senses['degree'] === undefined);
+  return next !== undefined && has(next, ['defect', 'anything']);
+}
+
+/** "no roots just grease": what is there instead. */
+const isInstead = (left: readonly Term[], rest: readonly Term[]): boolean =>
+  ['just', 'only'].includes(rest[0]!.text) &&
+  left.some((term) => has(term, ['not'])) &&
+  rest.some(isHead);
+
+/** Splits what was said in one breath into what it says one after the other. */
+export function splitClauses(terms: readonly Term[]): Term[][] {
+  const clauses: Term[][] = [];
+  let left: Term[] = [];
+  const flush = () => {
+    if (left.length > 0) clauses.push(left);
+    left = [];
+  };
+  const untilNext = (from: number): readonly Term[] => {
+    const next = terms.findIndex((term, at) => at > from && (isSoftBreak(term) || isHardBreak(term)));
+    return terms.slice(from, next < 0 ? terms.length : next);
+  };
+  terms.forEach((term, at) => {
+    const rest = terms.slice(at);
+    const isWith = term.text === 'with' && left.some(({ senses }) => senses['feature'] !== undefined);
+    const isBreak =
+      isHardBreak(term) ||
+      ((isSoftBreak(term) || isWith) && isAnother(left, untilNext(at + 1))) ||
+      isDenialWithin(left, rest) ||
+      isInstead(left, rest);
+    if (isBreak) flush();
+    left.push(term);
+  });
+  flush();
+  return clauses.filter((clause) => !clause.every(isIdle) || clauses.length === 1);
+}

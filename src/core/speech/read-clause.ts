@@ -1,0 +1,146 @@
+import type { EntryDraft } from '../model/log/entry';
+import type { CalloutContext, OtherReading } from './draft';
+import { withExact } from './exact';
+import type { Frame } from './frames/frame';
+import { LED, SEEN } from './frames/index';
+import { settleFlag } from './settle-flag';
+import { type Doubt, openSheet, readTerms, type Sheet } from './sheet';
+import { readAdvised } from './statements/advised';
+import { readCandidates } from './statements/candidates';
+import { readChanged } from './statements/changed';
+import { readDenied } from './statements/denied';
+import { maskLandmarks } from './statements/landmarks';
+import { readFlows, readPraise } from './statements/praised';
+import { ASIDE, type Clause, type Statement } from './statements/statement';
+import { readHouse, readPast, readZeroed } from './statements/told';
+import type { Term, Unit } from './terms';
+
+type Settled = ReadonlyMap<number, Unit>;
+
+/** A clause read, with every reading that its numbers allow, the likeliest first. */
+export type ReadClause = Statement & { readonly choices: readonly OtherReading[] };
+
+type Seen = { readonly statement: Statement; readonly doubts: readonly Doubt[]; readonly sheet: Sheet };
+
+/** Asks frames in their order; the first that knows the words takes them. */
+function readFrames(clause: Clause, frames: readonly Frame[]): Seen | null {
+  for (const frame of frames) {
+    const sheet = clause.open();
+    const reading = frame(sheet, clause.context);
+    if (!reading) continue;
+    const statement = { ...reading, isPlaced: sheet.isPlaced(), mode: 'seen' } as const;
+    return { statement, doubts: sheet.doubts(), sheet };
+  }
+  return null;
+}
+
+/** "going to clay" is a change of pipe and no plan. */
+function isPlan({ terms }: Clause): boolean {
+  const at = terms.findIndex(({ senses }) => senses['intended'] !== undefined);
+  if (at < 0) return false;
+  const after = terms[at + 1];
+  const isChange =
+    terms[at]!.text === 'going' && (after?.senses['material'] ?? after?.senses['zone']) !== undefined;
+  return !isChange;
+}
+
+const readPlan = (clause: Clause): Statement | null => (isPlan(clause) ? ASIDE : null);
+
+/** How a clause may be meant, before it is read for what it names. */
+const MEANT: readonly ((clause: Clause) => Statement | null)[] = [
+  readZeroed,
+  readHouse,
+  readAdvised,
+  readPast,
+  readPlan,
+  readFlows,
+  readPraise,
+  readDenied,
+  readCandidates,
+  readChanged,
+];
+
+/** "a bump in the wall", "a thing hanging off the tee": nobody has a word for it, and what is named is where it is. */
+function isUnnamed(terms: readonly Term[]): boolean {
+  const odd = terms.findIndex(({ senses }) => senses['odd'] !== undefined);
+  if (odd < 0 || terms.some(({ senses }) => senses['defect'] !== undefined)) return false;
+  const isNamed = ['feature', 'material', 'zone'].some((tag) => terms[odd + 1]?.senses[tag]);
+  return !isNamed;
+}
+
+/** Whether the words are in the exact forms that an entry is written in: these say no more than they say. */
+export const isExact = (terms: readonly Term[]): boolean =>
+  terms.some(({ kind }) => kind === 'quote' || kind === 'handle' || kind === 'pair');
+
+function readOnce(clause: Clause): Seen | null {
+  const led = readFrames(clause, LED);
+  if (led) return led;
+  if (!isExact(clause.terms)) {
+    for (const read of MEANT) {
+      const statement = read(clause);
+      if (statement) return { statement, doubts: [], sheet: clause.open() };
+    }
+    const { terms, isAimed } = maskLandmarks(clause.terms);
+    if (isUnnamed(terms)) return null;
+    const seen = readFrames({ ...clause, terms, open: (own = terms) => clause.open(own) }, SEEN);
+    if (seen || isAimed) return seen ?? { statement: ASIDE, doubts: [], sheet: clause.open() };
+    return null;
+  }
+  return readFrames(clause, SEEN);
+}
+
+const UNIT_SAYS: Readonly<Record<Unit, (said: string) => string>> = {
+  ft: (said) => `at ${said} ft`,
+  in: (said) => `${said} in`,
+  hour: (said) => `${said} o’clock`,
+  deg: (said) => `${said}°`,
+  part: (said) => `${said} of the pipe`,
+  '%': (said) => `${said}%`,
+};
+
+/**
+ * Reads one clause; a number that fits two meanings gives a choice of readings.
+ *
+ * @returns `null` where nothing in it was understood.
+ */
+export function readClause(
+  text: string,
+  terms: readonly Term[],
+  context: CalloutContext,
+): ReadClause | null {
+  const clauseOf = (settled?: Settled): Clause => ({
+    text,
+    terms,
+    context,
+    open: (own = terms) => openSheet(text, settled, own),
+  });
+  const first = readOnce(clauseOf());
+  if (!first) return null;
+  const readWords = (words: string, flag: { readonly readingFt: number | null }) => {
+    const own = readTerms(words);
+    const at = { ...context, standing: [], counterFt: flag.readingFt };
+    return readClause(words, own, at)?.drafts ?? [];
+  };
+  const finish = ({ statement, sheet }: Seen): Statement => {
+    const lay = (draft: EntryDraft) => settleFlag(withExact(draft, sheet), context, readWords);
+    const others = statement.others?.map((one) => ({ ...one, drafts: one.drafts.map(lay) }));
+    return { ...statement, drafts: statement.drafts.map(lay), ...(others ? { others } : {}) };
+  };
+  const statement = finish(first);
+  const choices: OtherReading[] = [];
+  const [doubt] = first.doubts;
+  if (doubt) {
+    const { from, to } = first.sheet.terms[doubt.term]!;
+    for (const unit of doubt.units) {
+      const again = readOnce(clauseOf(new Map([[doubt.term, unit]])));
+      const drafts = again ? finish(again).drafts : [];
+      if (drafts.length > 0) choices.push({ label: UNIT_SAYS[unit](text.slice(from, to).trim()), drafts });
+    }
+  } else if (statement.others && statement.others.length > 0) {
+    choices.push({ label: 'the latest', drafts: statement.drafts }, ...statement.others);
+  }
+  const isOne = new Set(choices.map(({ drafts }) => JSON.stringify(drafts))).size < 2;
+  return isOne
+    ? { ...statement, choices: [] }
+    : { ...statement, drafts: choices[0]!.drafts, choices };
+}

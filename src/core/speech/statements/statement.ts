@@ -1,0 +1,45 @@
+import type { CalloutContext, Reading } from '../draft';
+import type { Sheet } from '../sheet';
+import type { Term } from '../terms';
+
+/** What is known of the run, the job or the house by being told, and is no entry of the log. */
+export type ToldFacts = {
+  readonly run?: Readonly<Record<string, unknown>>;
+  readonly job?: Readonly<Record<string, unknown>>;
+  readonly property?: Readonly<Record<string, unknown>>;
+};
+
+/** What a clause says. */
+export type Statement = Reading & {
+  readonly facts?: ToldFacts;
+  /** Whether a footage was said, and not left to the counter. */
+  readonly isPlaced: boolean;
+  /** How the clause is meant; an aside logs nothing. */
+  readonly mode: 'seen' | 'denied' | 'good' | 'advised' | 'told' | 'aside';
+};
+
+/** One clause as it is read: its words, a sheet on them, and what is known of the run. */
+export type Clause = {
+  readonly text: string;
+  readonly terms: readonly Term[];
+  readonly context: CalloutContext;
+  readonly open: (terms?: readonly Term[]) => Sheet;
+};
+
+export const has = (terms: readonly Term[], tag: string, meaning?: string): boolean =>
+  terms.some(
+    ({ senses }) =>
+      senses[tag] !== undefined && (meaning === undefined || senses[tag] === meaning),
+  );
+
+/** A term that no frame reads any more; its words stay, for the note. */
+export const masked = (term: Term): Term => ({ ...term, kind: 'word', senses: {}, amount: null });
+/** A term that was understood and carries nothing further. */
+export const spent = (term: Term): Term => ({
+  ...term,
+  kind: 'word',
+  senses: { idle: 'idle' },
+  amount: null,
+});
+
+export const ASIDE: Statement = { drafts: [], missing: [], isPlaced: false, mode: 'aside' };
