@@ -116,11 +116,16 @@ function faultsOf(draft: Record<string, unknown>, { fields, may }: Wanted): stri
       !(field in fields) &&
       !may.includes(field) &&
       !FREE.includes(field) &&
+      // Of two candidates neither is certain.
+      !(field === 'certainty' && 'candidates' in draft) &&
       field !== 'readingFt' &&
       !(field === 'open' && draft['defect'] === 'standing-water') &&
       !(field === 'confirmedBy' || field === 'remainderFt' || field === 'replaces'),
   );
-  return [...wrong, ...extra.map((field) => `${field}: not said, got ${JSON.stringify(draft[field])}`)];
+  return [
+    ...wrong,
+    ...extra.map((field) => `${field}: not said, got ${JSON.stringify(draft[field])}`),
+  ];
 }
 
 /** The thing that an entry states, for telling a fact from another. */
@@ -134,12 +139,12 @@ function judge(want: string, say: string, context: CalloutContext): Omit<Scored,
   const kept = read.kept ?? 'nothing';
   const saw = drafts.map(thingOf).join(' + ') || kept;
   if (want === 'any') return { verdict: 'right', why: '' };
-  if (read.choices.length > 0) return { verdict: 'asked', why: saw };
   if (want === 'ask') {
-    return drafts.length === 0 && read.missing.length > 0
+    return read.choices.length > 0 || (drafts.length === 0 && read.missing.length > 0)
       ? { verdict: 'right', why: '' }
       : { verdict: drafts.length > 0 ? 'false fact' : 'wrong', why: saw };
   }
+  if (read.choices.length > 0) return { verdict: 'asked', why: saw };
   if (want === 'note' || want === 'flag')
     return drafts.length > 0
       ? { verdict: 'false fact', why: saw }
@@ -152,7 +157,9 @@ function judge(want: string, say: string, context: CalloutContext): Omit<Scored,
     const isRight = path ? facts[of]?.[field] === valueOf(value) : Object.keys(facts).length > 0;
     return { verdict: isRight ? 'right' : 'wrong', why: JSON.stringify(facts) };
   }
-  const wanted = want.split(' ; ').map((one) => one.split('|').filter((part) => !part.startsWith('-')));
+  const wanted = want
+    .split(' ; ')
+    .map((one) => one.split('|').filter((part) => !part.startsWith('-')));
   const lists = want.split(' ; ').map(wantedOf);
   const things = new Set(lists.map(({ fields }) => thingOf(fields)));
   const falseOnes = drafts.filter((draft) => !things.has(thingOf(draft)));
@@ -174,7 +181,9 @@ export function scoreLines(path: string): Scored[] {
     .split('\n')
     .filter((line) => line.trim() !== '' && !line.startsWith('#'))
     .map((line): Scored => {
-      const [tag = '', say = '', where = '', want = ''] = line.split(' | ').map((one) => one.trim());
+      const [tag = '', say = '', where = '', want = ''] = line
+        .split(' | ')
+        .map((one) => one.trim());
       return { tag, say, ...judge(want, say, contextOf(where.split(/\s+/))) };
     });
 }

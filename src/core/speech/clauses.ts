@@ -1,12 +1,30 @@
 import type { Term } from './terms';
 
 /** Words that name a thing or say what is done: what a clause is about. */
-const HEADS = ['defect', 'feature', 'material', 'zone', 'surface', 'unseen', 'blind', 'sees', 'water'];
+const HEADS = [
+  'defect',
+  'feature',
+  'material',
+  'zone',
+  'surface',
+  'unseen',
+  'blind',
+  'sees',
+  'water',
+];
 const HEAD_ACTS = ['home', 'locate', 'stopped', 'test', 'setup'];
 /** Words over a clause that begin a statement of their own. */
-const OPENERS = ['not', 'advised', 'intended', 'past', 'toward', 'good', 'flows', 'zeroed'];
+const OPENERS = ['not', 'intended', 'past', 'toward', 'good', 'flows', 'zeroed'];
 /** Said beside another thing, these only say more about it. */
-export const WEAK: readonly string[] = ['something', 'water', 'lip', 'rust', 'leak', 'pool', 'waste'];
+export const WEAK: readonly string[] = [
+  'something',
+  'water',
+  'lip',
+  'rust',
+  'leak',
+  'pool',
+  'waste',
+];
 
 const has = ({ senses }: Term, tags: readonly string[]) =>
   tags.some((tag) => senses[tag] !== undefined);
@@ -19,7 +37,8 @@ export const isHead = (term: Term): boolean =>
 
 /** Whether a term carries nothing. */
 export const isIdle = ({ kind, senses }: Term): boolean =>
-  kind === 'mark' || Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves')
+  kind === 'mark' ||
+  Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves')
     ? kind === 'mark' || senses['idle'] !== undefined
     : false;
 
@@ -46,17 +65,47 @@ const sayKind = (term: Term): string =>
 const hasFeet = (terms: readonly Term[]) =>
   terms.some(({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'));
 
+/** An hour of the clock is no larger. */
+const MOST_HOURS = 12.5;
+
+/** "roots at 30, 36 and 41": the same thing at the next footage. */
+function isNextPlace(left: readonly Term[], right: readonly Term[]): boolean {
+  const said = right.filter((term) => !isIdle(term));
+  const amount = said.length === 1 ? said[0]!.amount : null;
+  const isFootage =
+    amount !== null &&
+    amount.to === null &&
+    amount.value > MOST_HOURS &&
+    (amount.unit === 'ft' || amount.unit === null);
+  const isPlaced = left.some(
+    ({ amount: one }) =>
+      one !== null &&
+      one.to === null &&
+      one.value > MOST_HOURS &&
+      (one.unit === 'ft' || one.unit === null),
+  );
+  return isFootage && isPlaced && left.some((term) => has(term, ['defect', 'feature']));
+}
+
 /** Whether what comes after a comma, an "and" or a "with" is another thing than what came before it. */
 function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
   if (left.every(isIdle)) return false;
-  if (left.some(({ senses }) => senses['act'] === 'locate' || senses['act'] === 'note')) return false;
+  if (left.some(({ senses }) => senses['act'] === 'locate' || senses['act'] === 'note'))
+    return false;
   if (isOpener(right)) return true;
-  if (right.some(({ senses }) => senses['advised'] !== undefined)) return true;
+  const isTold = right.some(({ senses }) => senses['advised'] && senses['advised'] !== 'would');
+  const isDone = right.some((term) => has(term, ['does']));
+  if (isTold || (isDone && right.some((term) => has(term, ['advised'])))) return true;
   const heads = left.filter(isHead);
-  if (right.some(({ senses, text }) => senses['again'] !== undefined || text === 'one') && hasFeet(right))
+  if (
+    right.some(({ senses, text }) => senses['again'] !== undefined || text === 'one') &&
+    hasFeet(right)
+  )
     return heads.length > 0;
   const isEnded = heads.some(({ senses }) => senses['end'] !== undefined);
   // "main, located": how the end is known.
+  if (right.find((term) => !isIdle(term))?.senses['either'] !== undefined) return false;
+  if (isNextPlace(left, right)) return true;
   const others = right.filter((term) => isHead(term) && !(isEnded && has(term, ['confirm'])));
   if (others.length === 0) return false;
   const isOpened = left.some((term) => has(term, OPENERS));
@@ -81,7 +130,7 @@ function isDenialWithin(left: readonly Term[], rest: readonly Term[]): boolean {
 const isInstead = (left: readonly Term[], rest: readonly Term[]): boolean =>
   ['just', 'only'].includes(rest[0]!.text) &&
   left.some((term) => has(term, ['not'])) &&
-  rest.some(isHead);
+  rest.some((term) => isHead(term) || has(term, ['defect']));
 
 /** Splits what was said in one breath into what it says one after the other. */
 export function splitClauses(terms: readonly Term[]): Term[][] {
@@ -92,12 +141,14 @@ export function splitClauses(terms: readonly Term[]): Term[][] {
     left = [];
   };
   const untilNext = (from: number): readonly Term[] => {
-    const next = terms.findIndex((term, at) => at > from && (isSoftBreak(term) || isHardBreak(term)));
+    const next = terms.findIndex(
+      (term, at) => at > from && (isSoftBreak(term) || isHardBreak(term)),
+    );
     return terms.slice(from, next < 0 ? terms.length : next);
   };
   terms.forEach((term, at) => {
     const rest = terms.slice(at);
-    const isWith = term.text === 'with' && left.some(({ senses }) => senses['feature'] !== undefined);
+    const isWith = term.text === 'with' && left.some((one) => has(one, ['feature', 'defect']));
     const isBreak =
       isHardBreak(term) ||
       ((isSoftBreak(term) || isWith) && isAnother(left, untilNext(at + 1))) ||

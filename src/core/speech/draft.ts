@@ -10,6 +10,8 @@ export type CalloutContext = {
   readonly counterFt: number | null;
   /** What a counter that runs by itself reads now; absent where the counter is kept by hand. */
   readonly liveCounterFt?: number | null;
+  /** The reading to which the counter was set at the start; absent: 0. */
+  readonly zeroFt?: number;
   readonly pass: Pass;
   /** Bore of the pipe at the counter, inches; `null` when not known. */
   readonly boreHereIn: number | null;

@@ -15,6 +15,8 @@ export type Understood = {
   readonly kept: 'note' | 'flag' | null;
   /** What is known of the run, the job or the house by being told. */
   readonly facts: ToldFacts;
+  /** Whether what was said cannot be: it is asked about, and not logged. */
+  readonly isRefused: boolean;
   /** Words that nothing was made of. */
   readonly rest: string;
 };
@@ -26,6 +28,7 @@ const NOTHING: Understood = {
   understood: true,
   kept: null,
   facts: {},
+  isRefused: false,
   rest: '',
 };
 
@@ -33,7 +36,10 @@ const NOTHING: Understood = {
 export function keptAs(
   kept: Understood['kept'],
   said = '',
-  { pass, counterFt }: Pick<CalloutContext, 'pass' | 'counterFt'> = { pass: 'out', counterFt: null },
+  { pass, counterFt }: Pick<CalloutContext, 'pass' | 'counterFt'> = {
+    pass: 'out',
+    counterFt: null,
+  },
 ): Understood {
   if (kept === null) return NOTHING;
   const words = said.trim();

@@ -44,14 +44,23 @@ export function joinNumerals(tokens: readonly Token[]): Token[] {
 /** Words before a "one" that stands for a thing: "a bigger one at 25". */
 const BEFORE_ONE =
   /^(?:slight|small|smaller|big|bigger|bad|worse|another|this|that|next|minor|little|large|larger|heavy|heavier|good|same|last|first|other|no|second|light|lighter|deeper|wide|wider|short|shorter|long|longer|open|the|a|each|every|which)$/;
-const AFTER_ONE = /^(?:inch|inches|in|foot|feet|ft|percent|hundred|point|half|third|quarter|eighth|and|o'clock|oclock|thirty)$/;
+const AFTER_ONE =
+  /^(?:inch|inches|in|foot|feet|ft|percent|hundred|point|half|third|quarter|eighth|and|o'clock|oclock|thirty)$/;
+
+const AFTER_ZERO = /^(?:point|feet|foot|ft|inch|inches|in|percent|and|to|at|on|here|is|now|home)$/;
 
 /** "one" as a thing, and no number. */
 function isPronoun(tokens: readonly Token[], at: number): boolean {
+  const next = tokens[at + 1];
+  // "zero roots" counts none.
+  if (isWord(tokens[at], 'zero') && next?.type === 'word' && !AFTER_ZERO.test(next.text))
+    return true;
   if (!isWord(tokens[at], 'one', 'ones')) return false;
   const [before, after] = [tokens[at - 1], tokens[at + 1]];
   if (before?.type !== 'word' || !BEFORE_ONE.test(before.text)) return false;
-  return after === undefined || !(AFTER_ONE.test(after.text) || after.text === '"' || after.text === '%');
+  return (
+    after === undefined || !(AFTER_ONE.test(after.text) || after.text === '"' || after.text === '%')
+  );
 }
 
 type Found = { readonly tokens: readonly Token[]; readonly next: number };

@@ -1,5 +1,6 @@
-import type { EntryDraft } from '../model/log/entry';
 import { hasTrait } from '../catalogue/defects/kinds';
+import type { EntryDraft } from '../model/log/entry';
+import { MOST } from '../model/log/possible';
 import { splitClauses } from './clauses';
 import { readCorrection } from './correct';
 import type { CalloutContext, OtherReading } from './draft';
@@ -48,7 +49,9 @@ function readParts(text: string, terms: readonly Term[], context: CalloutContext
       counterFt = read.drafts.at(-1)!.readingFt ?? counterFt;
   }
   // "roots and grease at 30": what was said before the only footage is there as well.
-  const firstAt = parts.findIndex(({ read }) => read !== null && read.drafts.length > 0 && read.isPlaced);
+  const firstAt = parts.findIndex(
+    ({ read }) => read !== null && read.drafts.length > 0 && read.isPlaced,
+  );
   const placeFt = parts[firstAt]?.read?.drafts[0]?.readingFt ?? null;
   if (firstAt <= 0 || placeFt === null) return parts;
   return parts.map(({ terms: own, read }, index) =>
@@ -58,6 +61,25 @@ function readParts(text: string, terms: readonly Term[], context: CalloutContext
   );
 }
 
+/** One run ends once: two ways of saying so are one end, with the reason that says more. */
+function joinEnds(drafts: readonly EntryDraft[]): EntryDraft[] {
+  const ends = drafts.flatMap((draft) => (draft.kind === 'end' ? [draft] : []));
+  const [first] = ends;
+  if (!first || ends.length < 2) return [...drafts];
+  const why = ends.find(({ reason }) => reason !== 'other') ?? first;
+  const { reason, confirmedBy } = why;
+  const joined = { ...first, reason, confirmedBy };
+  return drafts.flatMap((draft): EntryDraft[] =>
+    draft.kind !== 'end' ? [draft] : draft === first ? [joined] : [],
+  );
+}
+
+type Clear = Extract<EntryDraft, { kind: 'clear' }>;
+
+/** Both looks in one: a look for anything is a look for each. */
+const lookFor = ({ kinds, ...one }: Clear, other: Clear): Clear =>
+  kinds && other.kinds ? { ...one, kinds: [...new Set([...kinds, ...other.kinds])] } : one;
+
 /** Denials in one breath at one place are one look for several things. */
 function joinClears(drafts: readonly EntryDraft[]): EntryDraft[] {
   const joined: EntryDraft[] = [];
@@ -66,13 +88,10 @@ function joinClears(drafts: readonly EntryDraft[]): EntryDraft[] {
     const isSame =
       draft.kind === 'clear' &&
       last?.kind === 'clear' &&
-      draft.kinds !== undefined &&
-      last.kinds !== undefined &&
       draft.readingFt === last.readingFt &&
       draft.toReadingFt === last.toReadingFt &&
       draft.pass === last.pass;
-    if (isSame)
-      joined[joined.length - 1] = { ...last, kinds: [...new Set([...last.kinds!, ...draft.kinds!])] };
+    if (isSame) joined[joined.length - 1] = lookFor(last, draft);
     else joined.push(draft);
   }
   return joined;
@@ -80,7 +99,8 @@ function joinClears(drafts: readonly EntryDraft[]): EntryDraft[] {
 
 /** "camera stops at 48, roots": what is there is what it stopped at. */
 function sayWhatStopped(drafts: readonly EntryDraft[]): EntryDraft[] {
-  const isStop = (draft: EntryDraft) => draft.kind === 'defect' && hasTrait(draft.defect, 'stops-camera');
+  const isStop = (draft: EntryDraft) =>
+    draft.kind === 'defect' && hasTrait(draft.defect, 'stops-camera');
   return drafts.map((draft) =>
     draft.kind === 'end' && draft.reason === 'other' && drafts.some(isStop)
       ? { ...draft, reason: 'obstruction' }
@@ -97,28 +117,37 @@ const sliceOf = (text: string, terms: readonly Term[]): string =>
         .trim();
 
 function joinFacts(list: readonly ToldFacts[]): ToldFacts {
-  const joined: Record<string, Record<string, unknown>> = {};
-  for (const facts of list)
-    for (const [of, fields] of Object.entries(facts) as [string, Record<string, unknown>][])
-      joined[of] = { ...joined[of], ...fields };
-  return joined;
+  return list.reduce<ToldFacts>(
+    (joined, { run, property }) => ({
+      ...joined,
+      ...(run ? { run: { ...joined.run, ...run } } : {}),
+      ...(property ? { property: { ...joined.property, ...property } } : {}),
+    }),
+    {},
+  );
 }
 
 /** A thing that nobody has a word for, or a trouble, is asked about again: a flag. Else it is a remark: a note. */
 function isTrouble(terms: readonly Term[], parts: readonly Part[]): boolean {
   if (parts.some(({ read }) => read !== null)) return false;
-  const isOdd = terms.some(({ senses }) => senses['odd'] !== undefined);
+  const isOdd = terms.some(
+    ({ senses }) => senses['odd'] !== undefined || senses['result'] === 'backs-up',
+  );
   const isNamed = terms.some(({ senses }) => senses['defect'] !== undefined);
   const hasWords = terms.some(
     ({ kind, senses }) => kind === 'word' && Object.keys(senses).length === 0,
   );
   const hasFootage = terms.some(
-    ({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'),
+    ({ amount }) =>
+      amount !== null &&
+      (amount.unit === null || amount.unit === 'ft') &&
+      amount.value <= MOST.rodFt,
   );
   const words = terms.filter(({ kind }) => kind !== 'mark');
   const isUnknown =
     words.length <= 2 &&
-    !words.some(({ text }) => /['’]|ing$/.test(text)) && words.every(({ senses }) => Object.keys(senses).length === 0);
+    !words.some(({ text }) => /['’]|ing$/.test(text)) &&
+    words.every(({ senses, amount }) => amount === null && Object.keys(senses).length === 0);
   return isNamed || isOdd || isUnknown || (hasWords && hasFootage && words.length <= 4);
 }
 
@@ -127,15 +156,15 @@ function readSaid(said: string, text: string, context: CalloutContext): Understo
   const parts = readParts(text, terms, context);
   const reads = parts.flatMap(({ read }) => (read ? [read] : []));
   const facts = joinFacts(reads.flatMap((read) => (read.facts ? [read.facts] : [])));
-  const drafts = sayWhatStopped(joinClears(reads.flatMap((read) => read.drafts)));
+  const drafts = sayWhatStopped(joinEnds(joinClears(reads.flatMap((read) => read.drafts))));
   const choices = choicesOf(reads);
   const missing = reads.flatMap((read) => read.missing);
   if (drafts.length === 0) {
     const isTold = Object.keys(facts).length > 0;
     const wants = missing.length > 0 && reads.every(({ mode }) => mode !== 'aside');
     if (wants) return { ...keptAs(null), missing, facts };
-    const kept = isTrouble(terms, parts) ? 'flag' : 'note';
-    return { ...keptAs(kept, said, context), facts, ...(isTold ? { understood: true } : {}) };
+    if (isTold) return { ...keptAs(null), facts };
+    return keptAs(isTrouble(terms, parts) ? 'flag' : 'note', said, context);
   }
   const rest = parts
     .filter(({ read }) => read === null || (read.drafts.length === 0 && !read.facts))
@@ -156,7 +185,7 @@ function withWords(drafts: readonly EntryDraft[], rest: readonly string[]): Entr
   const [first, ...others] = drafts;
   if (!first || rest.length === 0) return [...drafts];
   const note = [first.note, ...rest].filter(Boolean).join('; ');
-  return [{ ...first, note } as EntryDraft, ...others];
+  return [{ ...first, note }, ...others];
 }
 
 /** Each reading of the one clause that is in doubt, with what the others say. */

@@ -20,7 +20,11 @@ type Settled = ReadonlyMap<number, Unit>;
 /** A clause read, with every reading that its numbers allow, the likeliest first. */
 export type ReadClause = Statement & { readonly choices: readonly OtherReading[] };
 
-type Seen = { readonly statement: Statement; readonly doubts: readonly Doubt[]; readonly sheet: Sheet };
+type Seen = {
+  readonly statement: Statement;
+  readonly doubts: readonly Doubt[];
+  readonly sheet: Sheet;
+};
 
 /** Asks frames in their order; the first that knows the words takes them. */
 function readFrames(clause: Clause, frames: readonly Frame[]): Seen | null {
@@ -40,7 +44,8 @@ function isPlan({ terms }: Clause): boolean {
   if (at < 0) return false;
   const after = terms[at + 1];
   const isChange =
-    terms[at]!.text === 'going' && (after?.senses['material'] ?? after?.senses['zone']) !== undefined;
+    terms[at]!.text === 'going' &&
+    (after?.senses['material'] ?? after?.senses['zone']) !== undefined;
   return !isChange;
 }
 
@@ -134,7 +139,8 @@ export function readClause(
     for (const unit of doubt.units) {
       const again = readOnce(clauseOf(new Map([[doubt.term, unit]])));
       const drafts = again ? finish(again).drafts : [];
-      if (drafts.length > 0) choices.push({ label: UNIT_SAYS[unit](text.slice(from, to).trim()), drafts });
+      if (drafts.length > 0)
+        choices.push({ label: UNIT_SAYS[unit](text.slice(from, to).trim()), drafts });
     }
   } else if (statement.others && statement.others.length > 0) {
     choices.push({ label: 'the latest', drafts: statement.drafts }, ...statement.others);

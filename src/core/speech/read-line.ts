@@ -1,7 +1,9 @@
+import { roundTo } from '../base/numbers';
 import type { SizeField } from '../catalogue/vocabulary';
 import { cleanEntry } from '../model/job/sane';
-import { impossibleSizes } from '../model/log/possible';
-import type { CalloutContext } from './draft';
+import type { EntryDraft } from '../model/log/entry';
+import { impossibleSizes, MOST } from '../model/log/possible';
+import type { CalloutContext, OtherReading } from './draft';
 import type { Understood } from './kept';
 import { parseCallout } from './parse';
 
@@ -13,18 +15,78 @@ const SIZE_SAYS: Record<SizeField, string> = {
   gapIn: 'a width that a joint can open by',
   lipIn: 'a height no larger than the pipe',
 };
+const INCHES: readonly SizeField[] = ['depthIn', 'offsetIn', 'gapIn', 'lipIn'];
+/** A footage said this far from a counter that runs by itself is a slip of the tongue, feet. */
+const FAR_FROM_COUNTER_FT = 25;
 
-/** What cannot be is not logged: the line keeps the words and asks. */
-function askIfImpossible(read: Understood, { boreHereIn }: CalloutContext): Understood {
-  const asks = read.drafts.flatMap((draft) => [
+function whyNot(draft: EntryDraft, { boreHereIn, liveCounterFt }: CalloutContext): string[] {
+  const isFar =
+    liveCounterFt !== undefined &&
+    liveCounterFt !== null &&
+    draft.readingFt !== null &&
+    draft.replaces === undefined &&
+    Math.abs(draft.readingFt - liveCounterFt) > FAR_FROM_COUNTER_FT;
+  return [
     ...cleanEntry(draft).why.map((why) => `a number that can be, and not ${why}`),
     ...(draft.kind === 'defect'
       ? impossibleSizes(draft, boreHereIn).map((field) => SIZE_SAYS[field])
       : []),
-  ]);
-  return asks.length === 0
-    ? read
-    : { ...read, drafts: [], choices: [], missing: [...new Set(asks)] };
+    ...(isFar
+      ? [`a footage near the counter, which reads ${String(roundTo(liveCounterFt, 1))} ft`]
+      : []),
+  ];
+}
+
+/** What an impossible number of inches may have been: a tenth of it, or the footage. */
+function meantBy(draft: EntryDraft, context: CalloutContext): OtherReading[] {
+  if (draft.kind !== 'defect') return [];
+  const field = INCHES.find((one) => draft[one] !== undefined);
+  if (field === undefined || whyNot(draft, context).length === 0) return [];
+  const said = draft[field]!;
+  const { [field]: _said, ...rest } = draft;
+  const isNear =
+    context.counterFt === null || Math.abs(said - context.counterFt) <= FAR_FROM_COUNTER_FT;
+  const readings: OtherReading[] = [
+    {
+      label: `${roundTo(said / 10, 2)} in`,
+      drafts: [{ ...draft, [field]: roundTo(said / 10, 3) }],
+    },
+    ...(isNear && said <= MOST.rodFt
+      ? [{ label: `at ${said} ft`, drafts: [{ ...rest, readingFt: said }] }]
+      : []),
+  ];
+  return readings.filter(({ drafts }) => drafts.every((one) => whyNot(one, context).length === 0));
+}
+
+/** What cannot be is not logged: the line keeps the words and asks. */
+function askIfImpossible(read: Understood, context: CalloutContext): Understood {
+  const choices = read.choices.filter(({ drafts }) =>
+    drafts.every((draft) => whyNot(draft, context).length === 0),
+  );
+  // Of two readings the one that can be is meant.
+  if (read.choices.length > 0 && choices.length > 0)
+    return choices.length === 1
+      ? { ...read, drafts: choices[0]!.drafts, choices: [] }
+      : { ...read, drafts: choices[0]!.drafts, choices };
+  const asks = read.drafts.flatMap((draft) => whyNot(draft, context));
+  if (asks.length === 0) return read;
+  const [only] = read.drafts;
+  const meant = read.drafts.length === 1 && only ? meantBy(only, context) : [];
+  return { ...read, drafts: [], choices: meant, missing: [...new Set(asks)], isRefused: true };
+}
+
+/** "home" alone: the counter is where it was last read. What it reads is asked; the zero may be taken for it. */
+function askWhatHomeReads(
+  read: Understood,
+  said: string,
+  { zeroFt = 0 }: CalloutContext,
+): Understood {
+  const [home] = read.drafts;
+  const isBare =
+    home?.kind === 'home' && home.readingFt === null && !/\bno\b|\bunknown\b/i.test(said);
+  if (!isBare) return read;
+  const label = `the zero, ${zeroFt.toFixed(1)} ft`;
+  return { ...read, drafts: [], choices: [{ label, drafts: [{ ...home, readingFt: zeroFt }] }] };
 }
 
 /**
@@ -34,5 +96,5 @@ function askIfImpossible(read: Understood, { boreHereIn }: CalloutContext): Unde
  */
 export function readLine(said: string, context: CalloutContext): Understood | null {
   const read = parseCallout(said, context);
-  return read && askIfImpossible(read, context);
+  return read && askWhatHomeReads(askIfImpossible(read, context), said, context);
 }

@@ -152,7 +152,7 @@ function amountAt(
   const first = sizeAt(tokens, at);
   if (!first) return null;
   const link = linkBefore(before);
-  const joins = [...RANGE, ...(link === 'from' ? ['and', 'ends'] : [])];
+  const joins = [...RANGE, 'by', 'x', ...(link === 'from' ? ['and', 'ends'] : [])];
   let toAt = says(tokens[first.next], joins) ? first.next + 1 : -1;
   while (toAt > 0 && says(tokens[toAt], APPROXIMATELY)) toAt += 1;
   const second = toAt > 0 ? sizeAt(tokens, toAt) : null;
@@ -209,7 +209,9 @@ export function termsOf(tokens: readonly Token[]): Term[] {
       ...(token.field === undefined ? {} : { field: token.field }),
       senses: isApproximate
         ? { idle: 'idle' }
-        : (phrase?.senses ?? (isArticle(token) ? { idle: 'idle' } : NONE)),
+        : token.type === 'word' && token.text === 'zero'
+          ? { not: 'zero' }
+          : (phrase?.senses ?? (isArticle(token) ? { idle: 'idle' } : NONE)),
       amount: amount?.amount ?? null,
       ...place(next),
     });

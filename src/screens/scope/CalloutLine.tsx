@@ -1,11 +1,14 @@
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Place } from '#client/actions/counter';
+import { toldDrafts } from '#client/actions/told';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import { type EntryDraft } from '#core/model/log/entry';
 import { checkEntry } from '#core/model/log/entry.schema';
+import type { Understood } from '#core/speech/kept';
 import { readLine } from '#core/speech/read-line';
+import type { ToldFacts } from '#core/speech/statements/statement';
 import { Form } from '../shared/Form';
 import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
@@ -27,6 +30,8 @@ type Props = {
   readonly isGeared: boolean;
   readonly onPlace: (change: Partial<Place>) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
+  /** What was told of the run, the job or the house. */
+  readonly onTold: (facts: ToldFacts) => void;
   /** Shows the next view of the middle. */
   readonly onView: () => void;
 };
@@ -40,7 +45,7 @@ function canBeLogged(draft: EntryDraft): boolean {
 
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
-  const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onView } = props;
+  const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onTold, onView } = props;
   const { isGeared } = props;
   const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
@@ -68,19 +73,30 @@ export function CalloutLine(props: Props) {
     onLine('');
     input.current?.focus();
   };
+  /** The chip says what is wanted. What cannot be is replaced by what is typed next; all else is typed on. */
+  const ask = ({ isRefused }: Understood) => {
+    setAsked(true);
+    setLast(line);
+    if (isRefused) input.current?.select();
+  };
   const log = (text: string) => {
     const understood = readLine(text, scope.context);
-    if (understood && understood.choices.length > 0) {
-      // Never guessed: the first reading takes the focus, Enter again takes it.
-      document.querySelector<HTMLButtonElement>('[data-choice="0"]')?.focus();
+    if (!understood) return;
+    const [likeliest] = understood.choices;
+    if (likeliest) {
+      // Never guessed: the keys stay on the line, and Enter again takes the first reading.
+      if (asked) append(likeliest.drafts, text);
+      else ask(understood);
       return;
     }
-    if (!understood || understood.drafts.length === 0 || !understood.drafts.every(canBeLogged)) {
-      // The chip says what is wanted; what was typed stays on the line.
-      setAsked(true);
+    const told = toldDrafts(understood, place, text);
+    const drafts = [...understood.drafts, ...told];
+    if (drafts.length === 0 || !drafts.every(canBeLogged)) {
+      ask(understood);
       return;
     }
-    append(understood.drafts, text);
+    if (Object.keys(understood.facts).length > 0) onTold(understood.facts);
+    append(drafts, text);
   };
   const flag = () => log(`flag ${line}`);
   const step = (byFt: number) =>

@@ -1,6 +1,7 @@
 import { nameFinding } from '#core/catalogue/defects/kinds';
 import type { EntryDraft } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
+import type { ToldFacts } from '#core/speech/statements/statement';
 import styles from './CalloutLine.module.css';
 import { ClockArc } from './ClockArc';
 import type { Preview } from './useScope';
@@ -29,13 +30,14 @@ export function Chip({ preview, asked, counterFt, onChoose }: Props) {
   }
   const { understood, finding } = preview;
   const { choices, drafts, missing } = understood;
-  if (choices.length > 0) return <Choices preview={preview} onChoose={onChoose} />;
+  if (choices.length > 0) return <Choices preview={preview} asked={asked} onChoose={onChoose} />;
   const draft = drafts[0];
   const clock = draft?.kind === 'defect' ? draft : null;
   const parts = drafts.map((one) => {
     const { title, facts } = sayEntry(one);
     return [title, sayReading(one.readingFt), ...facts].join(' · ');
   });
+  const told = sayTold(understood.facts);
   const graded = finding ? `${nameFinding(finding.kind)}, ${finding.severity}` : null;
   return (
     <div
@@ -49,11 +51,12 @@ export function Chip({ preview, asked, counterFt, onChoose }: Props) {
         <ClockArc from={clock.clockFrom} to={clock.clockTo ?? clock.clockFrom} />
       )}
       <span>
-        {!understood.understood && <b>Kept as a flag with your words: </b>}
+        {understood.kept && <b>Kept as a {understood.kept}, in your words: </b>}
         {graded && <b className={styles['graded']}>{graded}</b>}
         {graded && parts[0]
           ? ` · ${parts[0].split(' · ').slice(1).join(' · ')}`
           : parts.join(' + ')}
+        {told !== '' && <b>{told}</b>}
         {draft?.replaces !== undefined && <i> · replaces what was there</i>}
         {missing.length > 0 && (
           <span className={styles['missing']} data-asked={asked}>
@@ -61,14 +64,43 @@ export function Chip({ preview, asked, counterFt, onChoose }: Props) {
             · still wanted: {missing.join(', ')}
           </span>
         )}
+        {understood.rest !== '' && understood.kept === null && (
+          <span className={styles['rest']}> · kept as words: {understood.rest}</span>
+        )}
       </span>
     </div>
   );
 }
 
+const CLEANED: Readonly<Record<string, string>> = {
+  cut: 'the roots were cut before',
+  jetted: 'it was jetted before',
+  unknown: 'it was cleaned before',
+};
+
+/** What goes into the run or the house, and is no line of the log. */
+function sayTold({ run, property }: ToldFacts): string {
+  const said = [
+    run?.cleanedBefore !== undefined && CLEANED[run.cleanedBefore],
+    run?.zero !== undefined && 'where the counter was zeroed',
+    run?.waterAtStart === 'none' && 'no water was running at the start',
+    property?.yearBuilt !== undefined && `built in ${property.yearBuilt}`,
+    property?.occupancy === 'vacant' && 'the house is vacant',
+    property?.history !== undefined && 'into the history of the line',
+  ].filter((one) => typeof one === 'string');
+  return said.length === 0 ? '' : `Told: ${said.join('; ')}`;
+}
+
+const sayWanted = (missing: readonly string[]) => `Wanted: ${missing.join('; ')}. Or:`;
+
 /** A number that fits two meanings: each reading is a button, and a key. */
-function Choices({ preview, onChoose }: Pick<Props, 'onChoose'> & { readonly preview: Preview }) {
-  const { choices } = preview.understood;
+function Choices({
+  preview,
+  asked,
+  onChoose,
+}: Pick<Props, 'asked' | 'onChoose'> & { readonly preview: Preview }) {
+  const { choices, missing, drafts } = preview.understood;
+  const question = drafts.length === 0 && missing.length > 0 ? sayWanted(missing) : 'Which is it?';
   return (
     <div
       id="chip"
@@ -77,7 +109,7 @@ function Choices({ preview, onChoose }: Pick<Props, 'onChoose'> & { readonly pre
       role="group"
       aria-label="Which is it?"
     >
-      <b>Which is it?</b>
+      <b>{question}</b>
       {choices.map(({ label, drafts }, index) => {
         const [draft] = drafts;
         const { title } = sayEntry(draft!);
@@ -89,7 +121,7 @@ function Choices({ preview, onChoose }: Pick<Props, 'onChoose'> & { readonly pre
             className={styles['choice']}
             onClick={() => onChoose(drafts)}
           >
-            <kbd>Alt {index + 1}</kbd> {title} <b>{label}</b>
+            <kbd>{asked && index === 0 ? 'Enter' : `Alt ${index + 1}`}</kbd> {title} <b>{label}</b>
           </button>
         );
       })}

@@ -3,6 +3,7 @@ import { deciding } from '#client/actions/decide';
 import { revised, stillDraft, takingBack } from '#client/actions/entries';
 import { leavingOf } from '#client/actions/leaving';
 import { settleStill } from '#client/actions/stills';
+import { toldDoing } from '#client/actions/told';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import { countWaiting } from '#core/judge/waiting';
 import type { StoredJob } from '#core/model/job/history';
@@ -271,6 +272,7 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
               isGeared={rig.memory !== null}
               onPlace={field.setPlace}
               onAppend={append}
+              onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
               onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
             />
           </>

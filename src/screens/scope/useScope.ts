@@ -71,6 +71,7 @@ export function useScope(
       context: {
         counterFt,
         liveCounterFt: isLive ? counterFt : null,
+        zeroFt: run?.zero.readingFt ?? 0,
         pass,
         boreHereIn: here?.diameterIn ?? null,
         standing,

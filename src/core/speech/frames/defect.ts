@@ -1,7 +1,7 @@
 import { roundTo } from '../../base/numbers';
 import type { DefectKind } from '../../catalogue/defects/index';
 import { hasTrait, specOf } from '../../catalogue/defects/kinds';
-import type { Locus, SizeWord } from '../../catalogue/vocabulary';
+import type { Certainty, Locus, SizeWord } from '../../catalogue/vocabulary';
 import type { EntryOf } from '../../model/log/entry';
 import type { CalloutContext, Reading } from '../draft';
 import { formSayingsOf } from '../lexicon/defects';
@@ -43,10 +43,20 @@ function formInName(sheet: Sheet, kind: DefectKind): { form?: string } {
   return form ? { form: form[0] } : {};
 }
 
+/** "can't tell what that is": the name itself says the doubt. */
+function doubtInName(sheet: Sheet, kind: DefectKind): { certainty?: Certainty } {
+  const named = sheet.terms.find(({ senses }, at) => senses['defect'] === kind && !sheet.free(at));
+  const certainty = named?.senses['certainty'] as Certainty | undefined;
+  return certainty === undefined ? {} : { certainty };
+}
+
 /** "heavy", "a little": the size by a word, where no number was said. */
 function takeDegree(sheet: Sheet, { form: _form, direction: _direction, ...sizes }: Said): Said {
   if (Object.keys(sizes).length > 0) return {};
-  const word = sheet.take('degree') as SizeWord | null;
+  let word: SizeWord | null = null;
+  // Of "some pretty heavy" the last is meant.
+  for (let one = sheet.take('degree'); one !== null; one = sheet.take('degree'))
+    word = one as SizeWord;
   return word === null ? {} : { sizeWord: word };
 }
 
@@ -78,7 +88,7 @@ export const readDefect: Frame = (sheet, context) => {
   const marks = takeMarks(sheet);
   const defect = takeKind(sheet);
   if (defect === null) return null;
-  const certainty = takeCertainty(sheet);
+  const certainty = { ...doubtInName(sheet, defect), ...takeCertainty(sheet) };
   const length = takeLength(sheet);
   const locus = sheet.take('locus') as Locus | null;
   while (sheet.take('locus') !== null);

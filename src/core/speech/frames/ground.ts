@@ -1,6 +1,7 @@
 import { roundTo } from '../../base/numbers';
 import type { EntryOf } from '../../model/log/entry';
 import type { Swing } from '../../model/log/kinds/surface';
+import { MOST } from '../../model/log/possible';
 import type { Sheet } from '../sheet';
 import type { Amount } from '../terms';
 import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './frame';
@@ -135,11 +136,24 @@ const isDeep = (sheet: Sheet, index: number) =>
 const isAfterDepth = (sheet: Sheet, index: number) =>
   sheet.terms[index - 1]?.senses['depth'] !== undefined;
 
+const THINGS = ['defect', 'feature', 'material', 'zone', 'end', 'surface', 'unseen', 'water'];
+
+/** "five feet deep at 57": a depth of the pipe, where nothing else is spoken of. */
+const saysDepth = (sheet: Sheet): boolean =>
+  !THINGS.some((tag) => sheet.has(tag)) &&
+  sheet
+    .amounts()
+    .some(
+      ({ amount, index }) =>
+        amount.unit === 'ft' && amount.value <= MOST.locateIn / 12 && isDeep(sheet, index),
+    );
+
 /** `locate 4'1" white x 6'2" from garage corner`, "locate blocked by car". */
 export const readLocate: Frame = (sheet, context) => {
   // "main, located" is about the end: a locate says so first, or says how deep.
-  if (!sheet.leads('act', 'locate')) return null;
-  sheet.take('act');
+  const isDepth = sheet.leads('act', 'locate') ? false : saysDepth(sheet);
+  if (!sheet.leads('act', 'locate') && !isDepth) return null;
+  if (!isDepth) sheet.take('act');
   const base = takeBase(sheet, context);
   const blockedAt = sheet.indexOf('blocked');
   const blockedBy = blockedAt < 0 ? null : sheet.takeWordsAfter(blockedAt);

@@ -80,7 +80,10 @@ export const readMaterial: Frame = (sheet, context) => {
   const base = takeBase(sheet, context);
   const material = takeMaterial(sheet)!;
   const isLined = material !== 'liner' && sheet.take('lined') !== null;
-  const side = takeSide(sheet, base.pass);
+  // "iron ends here" is about what has been passed.
+  const isPassed = sheet.has('closes') && !sheet.has('side');
+  const ahead = takeSide(sheet, base.pass);
+  const side = isPassed ? (ahead === 'far' ? 'near' : 'far') : ahead;
   const joint = takeJoint(sheet);
   const certainty = takeCertainty(sheet);
   const saidIn = takeBore(sheet, context);

@@ -36,8 +36,8 @@ function takeRemainder(sheet: Sheet): { remainderFt?: number } {
 }
 
 /** Doubt outweighs sight: "main, I think, seen" is not confirmed. */
-function takeConfirmation(sheet: Sheet): Confirmation {
-  const said: string[] = [];
+function takeConfirmation(sheet: Sheet, inName?: string): Confirmation {
+  const said: string[] = inName === undefined ? [] : [inName];
   for (let one = sheet.take('confirm'); one !== null; one = sheet.take('confirm')) said.push(one);
   return (['none', 'locate', 'sight'] as const).find((one) => said.includes(one)) ?? 'none';
 }
@@ -51,7 +51,11 @@ function endReading(
 ): Reading {
   const base = { ...takeBase(sheet, { ...context, pass: 'out' }) };
   const remainder = takeRemainder(sheet);
-  const confirmedBy = takeConfirmation(sheet);
+  // "I see the main" names it and says how it is known.
+  const named = sheet.terms.find(
+    ({ senses }, at) => !sheet.free(at) && senses['end'] === reason && senses['confirm'],
+  );
+  const confirmedBy = takeConfirmation(sheet, named?.senses['confirm']);
   const footage = takeFootage(sheet, context);
   return {
     drafts: [

@@ -5,20 +5,20 @@ import type { Sayings } from './phrases';
 /** Words over a clause: they say how the thing named is meant, and are no thing themselves. */
 export const OPERATOR_SAYINGS = {
   /** The thing named is not here. */
-  not: 'no|not|never|without|none|nothing|neither|nor|free of|clear of|clean of|no {sign|signs|evidence|trace|hint} of|nothing like|no {more|other|visible|real|major|active|obvious}|{do not|dont|did not|didnt|does not|doesnt|cant|cannot|can not|couldnt|not|never|havent} {see|seeing|seen|saw|find|finding|notice|have|got|look like|appear to be} [any|much|it as|anything like]|{is not|isnt|was not|wasnt|are not|arent|aint} [any|really|a sign of]|{havent|have not|hasnt|has not} [seen|found|got] [any]|{dont|do not} think {its|thats|that is|it is|those are|theres|there is|this is|there are|that}|{dont|do not} {think|believe}|nowhere|not {any|much|really|enough}',
-  /** Somebody ought to do something about it. */
-  advised:
-    'should|should {be|get|have} [to be]|{needs|need|needing} [to [be|get|have]]|{will|ill|theyll|youll|going to|gonna} need [to [be|get|have]]|[i|id|would|we] {recommend|suggest|advise}|i {would|am going to recommend}|id|would|would be|ought to [be]|{has|have} {to|got to} be|must be|could use|{have|get} {somebody|someone|them|a plumber|plumber|a contractor|contractor|him|a roofer} [to|come]|have {it|this|that}|get {it|this|that|these|those}|{keep|keeping} eye on|best {to|thing}|better to|{due|candidate|time|ready} for|{wants|want} to be|they need [to]|you need to have|im {recommending|suggesting}|recommendation is|my advice|advise them to|{wouldnt|would not|shouldnt|should not|neednt|need not} [be]|no need {for|to}|do not need|doesnt need|dont need|does not need',
+  not: 'no|not|never|do not|dont|did not|didnt|does not|doesnt|without|none|nothing|neither|nor|free of|clear of|clean of|no {sign|signs|evidence|trace|hint} of|nothing like|no {more|other|visible|real|active|obvious}|{do not|dont|did not|didnt|does not|doesnt|cant|cannot|can not|couldnt|not|never|havent} {see|seeing|seen|saw|find|finding|notice|have|got|look like|appear to be} [any|it as|anything like]|{is not|isnt|was not|wasnt|are not|arent|aint} [any|really|a sign of]|{havent|have not|hasnt|has not} [seen|found|got] [any]|{dont|do not} think {its|thats|that is|it is|those are|theres|there is|this is|there are|that}|{dont|do not} {think|believe}|nowhere|not {any|really|enough}',
+  /** Water that is none of the line's. */
+  elsewhere:
+    'water {bill|heater|meter|pressure|company|department|main|line|softener|bottle|shutoff|valve|service|bottles|break}',
   /** Somebody is about to do something, or is asked to. */
   intended:
-    'lets|let {me|us|her|him|it}|gonna|{im|i am|we are|hes|shes|theyre} {going to|gonna|about to|trying to}|going to|about to|trying to|try to|try and|want to|wanna|{can|could|would|will} you|please|go ahead [and]|hold {on|up|it}|hang on|wait|give {me|it} [a]|i {need to|have to|got to|gotta|want to|will|must|should}|we {need to|have to|got to|gotta|will|should|might}|ill|gotta|{make|making} sure|see {if|whether|how|where}|check {if|whether|for|on}|in case|remember to|remind me|dont forget|as soon as|until we|when we|once we|before we|{dont|do not} {flush|run|turn|use|touch|move|push|pull|open|stop|drop|hit}|keep {going|pushing|coming|it running}|bring {her|him|it} [back]|not going to be able to|stand by',
+    '{run|turn on|start|pour|put} {some|more|a little} water|{tell|ask} {them|him|her|somebody|someone|the owner|the agent}|{pull|pulling} back|back {up|it up}|push {forward|on|ahead}|go {back|forward}|come back|turn {it|that|volume|light|lights|camera|head|sound|around} [up|down|on|off|around]|lets|let {me|us|her|him|it}|gonna|{im|i am|we are|hes|shes|theyre} {going to|gonna|about to|trying to}|going to|about to|trying to|try to|try and|want to|wanna|{can|could|would|will} you|please|go ahead [and]|hold {on|up|it}|hang on|wait|give {me|it} [a]|i {need to|have to|got to|gotta|want to|will|must|should}|we {need to|have to|got to|gotta|will|should|might}|ill|gotta|{make|making} sure|see {if|whether|how|where}|check {if|whether|for|on}|in case|remember to|remind me|dont forget|as soon as|until we|when we|once we|before we|{dont|do not} {flush|run|turn|use|touch|move|push|pull|open|stop|drop|hit}|keep {going|pushing|coming|it running}|bring {her|him|it} [back]|not going to be able to|stand by',
   /** It was so once, or was done once. */
   past: '{used to|would have} be|used to|last {time|year|month|week|night|spring|summer|fall|autumn|winter|inspection|scope|visit|fall}|{year|years|month|months|week|weeks|day|days} {ago|back|before}|ago|previously|back in|in the past|[earlier] this {morning|week|spring|summer|year}|earlier today|yesterday|{seller|owner|homeowner|agent|tenant|realtor|neighbor|they|he|she|client|buyer} {says|said|told [me|us]|mentioned|reports|reported|claims|claimed}|{i|we} {was|were} told|according to|{they|seller|owner|he|she|somebody|someone|previous owner} {had|have|did|got|has} [it|them|this|that|the line|the roots]|before we {got|came|arrived|started}|right before|recently|supposedly',
   /** Past when something was done, and else no more than a verb. */
   was: 'already|been|was|were|got|had been|has been|have been|had it|had them|had the line|had',
   /** The thing named is on the way to, and not here. */
   toward:
-    '[on [my|our|the]] way to|toward|towards|{heading|headed|going|moving|pushing|working} {toward|towards|to|for|on to|out to|on toward}|on to|making my way [to]|{looking|look|searching|hunting|checking|check|watching} for|{almost|nearly|not quite|just about} {to|at|there|out}|{couldnt|could not|cant|cannot|can not|didnt|did not|unable to|never} {find|locate|reach|get to|make it to}|{have not|havent} {found|reached|gotten to|got to|hit|seen|made it to}|{getting|coming|closing} {close|near|closer|in|up} {to|on|toward}|approaching|en route to|{close|next|adjacent} to|short of|{few|couple} [more] feet {from|to|before}|where is|wheres|any sign of',
+    '{worried|concerned|curious|asking|asked|asks|wondering|nervous|talking|talked|complaining|complained|afraid} [about|of]|[on [my|our|the]] way to|toward|towards|{heading|headed|going|moving|pushing|working} {toward|towards|to|for|on to|out to|on toward}|on to|making my way [to]|{looking|look|searching|hunting|checking|check|watching} for|{almost|nearly|not quite|just about} {to|at|there|out}|{couldnt|could not|cant|cannot|can not|didnt|did not|unable to|never} {find|locate|reach|get to|make it to}|{have not|havent} {found|reached|gotten to|got to|hit|seen|made it to}|{getting|coming|closing} {close|near|closer|in|up} {to|on|toward}|approaching|en route to|{close|next|adjacent} to|short of|{few|couple} [more] feet {from|to|before}|where is|wheres|any sign of',
   /** Says where: the thing named is only a landmark. */
   beside:
     '[just|right|a little|a bit|little] {past|before|after|beyond|upstream of|downstream of|ahead of|behind|this side of|short of}|{feet|foot|ft|inches} {past|before|after|upstream of|downstream of|from}|next to|between the|near the|close by',
@@ -31,7 +31,7 @@ export const OPERATOR_SAYINGS = {
   anything:
     'anything|issue|issues|problem|problems|defect|defects|damage|trouble|concern|concerns|thing wrong|anything wrong|blockage|blockages|restriction|restrictions|obstruction|obstructions',
   /** A new thing is said from here on. */
-  breaks: 'but|then|also|and then|except|except for|otherwise|however|plus|although|though|anyway|so',
+  breaks: 'but|then|also|and then|except|except for|otherwise|however|plus|although|though|anyway',
   /** Another one of what was said last. */
   again:
     'another|another one|one more|ones|some more|more of {them|it|that|the same}|same {thing|here|again}|same|again',
@@ -67,7 +67,7 @@ export const DOES_SAYINGS: Sayings<MethodId | 'monitor' | 'other'> = {
   'second-opinion':
     '{second opinion|looked at [by]|look at [it|this|that]|{further|be} evaluated|evaluated|evaluate [it|this]|evaluation|assess|assessed|engineer|opinion|checked out [by]|check it out|come out}',
   monitor:
-    '{monitor|monitored|monitoring|keep eye on|keeping eye on|watch|watched|keep watching|keep checking|checked {every|each} year}',
+    '{keep eye on|keeping eye on|keep watching|keep checking|monitor|monitored|monitoring|keep eye on|keeping eye on|watch|watched|keep watching|keep checking|checked {every|each} year}',
   'treat-roots':
     '{treat|treated|treatment|foam|foamed|foaming|root killer|herbicide|root treatment|chemically treated}',
   cut: '{cut|cutting|cuts|root cut|cut out|cut back|snake|snaked|snaking|auger|augered|rooter|rootered|root cutting|cable|cabled|cabling|rodded|rodding}',
@@ -86,4 +86,15 @@ export const DOES_SAYINGS: Sayings<MethodId | 'monitor' | 'other'> = {
   dig: '{dig|dug|digging|dig up|dug up|dig it up|dig here|excavate|excavated|excavating|excavation|replace|replaced|replacing|replacement|spot repair|spot repaired|open trench|new pipe}',
   other:
     '{repair|repaired|repairing|repairs|fix|fixed|fixing|address|addressed|work|attention|taken care of|corrected|dealt with|sealed|seal|capped|cap}',
+};
+
+/** How somebody is told that something ought to be done about it. */
+export const ADVISED_SAYINGS: Sayings<'recommends' | 'ought' | 'would' | 'against'> = {
+  against:
+    '{wouldnt|would not|shouldnt|should not|neednt|need not} [be|have|get]|i {would not|wouldnt|do not|dont} {recommend|suggest|advise}|{do not|dont|doesnt|does not} {need|want} [to [be]]|no need {for|to} [be]|{advise|recommend} against|not worth',
+  recommends:
+    '[i|id|would|we] {recommend|suggest|advise} [having|getting|that]|i am going to recommend|im {recommending|suggesting}|recommendation is|my advice [is]|{keep|keeping} eye on|keep {watching|checking}',
+  ought:
+    'should|should {be|get|have} [to be]|{needs|need|needing} [to [be|get|have]]|{will|theyll|youll|going to|gonna} need [to [be|get|have]]|ought to [be]|{has|have} {to|got to} be|must be|could use|{have|get} {somebody|someone|them|a plumber|plumber|a contractor|contractor|him} [to|come]|have {it|this|that}|get {it|this|that|these|those}|best {to|thing}|better to|{due|candidate|time|ready} for|{wants|want} to be|they need [to]|you need to have|budget for|get a {quote|price} on',
+  would: 'id|would|would be|i would',
 };

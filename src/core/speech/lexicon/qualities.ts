@@ -3,7 +3,7 @@ import type { Sayings } from './phrases';
 
 export const LOCUS_SAYINGS: Sayings<Locus> = {
   barrel:
-    '{in|through|from|of} {barrel|pipe wall}|barrel|mid pipe|middle of pipe|through wall|no joint [there|here]|not at joint|between joints',
+    '{in|through|from|of} {barrel|pipe wall}|barrel|mid pipe|middle of pipe|through wall|no joint {there|here}|not at joint|between joints',
   joint: '{at|in|from|through|of} {joint|joints|every joint|this joint|hub|bell}|joint|joints|hub',
   tap: '{at|around|in} {tap|connection|tee|wye|branch}',
   transition:
@@ -26,7 +26,7 @@ export const MARK_SAYINGS: Sayings = {
 
 export const CERTAINTY_SAYINGS: Sayings = {
   'cannot-tell':
-    '{cant|cannot|can not|could not|couldnt} {tell|say|be sure|make [it] out} [if|whether|what] [its|that is|thats|it is]|hard to {tell|say} [if|whether]',
+    '{cant|cannot|can not|could not|couldnt} {tell|say|be sure|make [it] out} [if|whether|what] [its|that is|thats|it is]|hard to {tell|say} [if|whether]|{cant|cannot|could not|couldnt} {tell|make out|say} what [{this|that|it} is|thats|its]|no idea what [{this|that|it} is|thats]',
   suspected:
     'maybe|perhaps|possible|possibly|probable|probably|suspect|suspected|looks like [it]|look like|might be|could be|may be|i think|i guess|think so|not sure|not sure {if|whether} [its|thats|that is|it is|theres]|unsure [if|whether]|{i would|id} say|not certain|seems|seems like|appears|appears to be|?',
   confirmed: 'confirmed|for sure|definitely|certain|no doubt',
@@ -96,5 +96,5 @@ export const GRAMMAR_SAYINGS: Sayings = {
   height: 'high|tall|up|wide|thick|in size|across|open',
   aside: 'off|off {line|center}|away|to side|to left|to right|left|right',
   from: 'from|off|off of|from the',
-  idle: 'a|an|the|at|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|called|call|do|does|for sure|footage|mark|spot|place|side of',
+  idle: 'a|an|the|at|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|can|nothing but|hello|hi|hey|thanks|thank you|sorry|bye|yes|cool|wow|oh|hmm|sure|called|call|do|does|for sure|footage|mark|spot|place|side of',
 };

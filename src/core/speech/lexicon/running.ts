@@ -7,7 +7,8 @@ export const ACT_SAYINGS: Sayings = {
   clear: 'clear',
   advise: 'advise|i advise|recommend|i recommend',
   flag: 'flag|flag this|flag it|mark this|come back to this|look at this later',
-  correct: 'correct|correction|fix|change|make that|i mean|should be|no that is|no thats|no its',
+  correct:
+    'correct|correction|fix|change|make that|make it|i mean|should be|no that is|no thats|no its',
   close: 'close',
   retract:
     'retract|undo|take back|take that back|scratch that|scrap that|strike that|strike|delete that|forget that|never mind|cancel that',
@@ -22,7 +23,7 @@ export const ACT_SAYINGS: Sayings = {
 };
 
 export const END_SAYINGS: Sayings<EndReason> = {
-  main: 'main|{made it|got} [all the way|out] to [city|street] main|{hit|hitting|at|in|into|in the} main|{city|public} sewer main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
+  main: 'main|[i|i can|we|can] see {main|city main}|{made it|got} [all the way|out] to [city|street] main|{hit|hitting|at|in|into|in the} main|{city|public} sewer main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
   tank: 'tank|septic|septic tank',
   join: 'join|joins|joins other line',
   vent: 'vent',
@@ -40,7 +41,7 @@ export const CONFIRM_SAYINGS: Sayings<Confirmation> = {
   none: 'not confirmed|unconfirmed|not sure|unsure|maybe|think so|i think|probably|?',
   locate: '[by|with] {locate|locator}|located',
   sight:
-    'seen|by sight|sighted|in sight|visible|confirmed|{i|we} see it|{can|i can|we can} see it|see it|see main|saw it|looking at it',
+    'seen|by sight|sighted|in sight|visible|confirmed|{i|we} see it|{can|i can|we can} see it|see it|see main|saw it|looking at it|{i|i can|we|can} see {main|city main}',
 };
 
 /** States of the water. */
@@ -48,7 +49,7 @@ export const WATER_SAYINGS: Sayings = {
   running:
     '{water|hose} [is] {on|running}|{turn|turned} {water|hose} on|{run|running|start|started|turn on|turned on} {water|hose}|put water in',
   draining:
-    '{water|hose} [is] {off|stopped|draining|shut off|turned off}|{turn|turned|shut} {water|hose} off|{stop|stopped|turn off|turned off|shut off|shut} {water|hose}|draining|[line|pipe] draining|waiting for [it|water] to drain',
+    '{let|letting} {it|water|line|pipe} drain [down|out]|{water|waters|hose} [is] {off|stopped|draining|shut off|turned off}|{turn|turned|shut} {water|hose} off|{stop|stopped|turn off|turned off|shut off|shut} {water|hose}|draining|[line|pipe] draining|waiting for [it|water] to drain',
   none: 'no water [is|was] running|nobody is running water|no water on|nothing running',
   drained:
     'drained|[its|line|pipe|water] [is|has] drained|drained {out|down}|water [is|has] [all] {gone|gone down|drained|drained out}',

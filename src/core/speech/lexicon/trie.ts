@@ -2,7 +2,7 @@ import { DEFECTS } from '../../catalogue/defects/index';
 import { lexCallout, type Token } from '../lex';
 import { joinNumerals } from '../numerals';
 import { DEFECT_SAYINGS, formSayingsOf } from './defects';
-import { DEGREE_SAYINGS, DOES_SAYINGS, OPERATOR_SAYINGS } from './operators';
+import { ADVISED_SAYINGS, DEGREE_SAYINGS, DOES_SAYINGS, OPERATOR_SAYINGS } from './operators';
 import { type Sayings, spellOut } from './phrases';
 import {
   AID_SAYINGS,
@@ -62,10 +62,14 @@ const TABLES: Readonly<Record<string, Sayings>> = {
   turns: TURN_SAYINGS,
   aid: AID_SAYINGS,
   pass: PASS_SAYINGS,
+  advised: ADVISED_SAYINGS,
   degree: DEGREE_SAYINGS,
   does: DOES_SAYINGS,
   ...Object.fromEntries(
-    Object.entries({ ...GRAMMAR_SAYINGS, ...OPERATOR_SAYINGS }).map(([tag, saying]) => [tag, { [tag]: saying }]),
+    Object.entries({ ...GRAMMAR_SAYINGS, ...OPERATOR_SAYINGS }).map(([tag, saying]) => [
+      tag,
+      { [tag]: saying },
+    ]),
   ),
 };
 

@@ -4,38 +4,69 @@ import { ASIDE, type Clause, has, masked, type Statement } from './statement';
 
 const tidy = (text: string) => text.trim().replace(/^[\s,;.:-]+|[\s,;.:-]+$/g, '');
 
-/** What each word to do something is, where it is said to be done to something: "line it", "dig here". */
+/** Words by which somebody is told to do it: "line it", "dig here". */
+const VERBS: ReadonlySet<string> = new Set(
+  'line dig jet patch descale replace cut monitor rescope re clean watch treat fix repair seal grind ramp shave snake auger foam excavate'.split(
+    ' ',
+  ),
+);
+/** Who did it: then it is told, and not asked for. */
+const SUBJECTS: ReadonlySet<string> = new Set('they we i he she you them'.split(' '));
+const OBJECTS: ReadonlySet<string> = new Set(
+  'it this that them these those here from the'.split(' '),
+);
+
+/** Whether a clause begins with what is to be done, and says to what. */
 const isToldToDo = (terms: Clause['terms']): boolean => {
-  const at = terms.findIndex((term) => !isIdle(term));
+  const at = terms.findIndex((term) => !isIdle(term) || SUBJECTS.has(term.text));
   const first = terms[at];
-  if (first?.senses['does'] === undefined) return false;
-  if (!/^(?:line|dig|jet|patch|descale|replace|cut|monitor|rescope|re|clean|watch|treat|fix|repair|seal)$/.test(first.text))
-    return false;
+  if (first?.senses['does'] === undefined || !VERBS.has(first.text)) return false;
   const isWhole = first.to - first.from > first.text.length;
-  return isWhole || /^(?:it|this|that|them|these|here|from|the)$/.test(terms[at + 1]?.text ?? '');
+  return isWhole || OBJECTS.has(terms[at + 1]?.text ?? '');
 };
 
-/** "needs to be jetted", "I'd replace that", "don't line this": the inspector's own recommendation. */
-export function readAdvised({ text, terms, context, open }: Clause): Statement | null {
+/** "don't line it": a denial and what is to be done, with nothing seen between them. */
+const isForbidden = (terms: Clause['terms'], doesAt: number): boolean =>
+  doesAt > 0 &&
+  has(terms.slice(0, doesAt), 'not') &&
+  terms.slice(0, doesAt).every((term) => isIdle(term) || term.senses['not'] !== undefined) &&
+  terms.slice(0, doesAt).some(({ text }) => /^(?:do|don't|dont|never|not)$/.test(text));
+
+/** What was advised: the method, or watching it, or words of the inspector's own. */
+type Advised = { readonly does: string; readonly isNot: boolean };
+
+function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
   const at = terms.findIndex(({ senses }) => senses['advised'] !== undefined);
+  const how = terms[at]?.senses['advised'];
   const doesAt = terms.findIndex(
     ({ senses }, index) => senses['does'] !== undefined && (at < 0 || index >= at),
   );
-  const isTold = at < 0 && isToldToDo(terms);
-  const isForbidden = at < 0 && doesAt > 0 && terms.slice(0, doesAt).every((term) => isIdle(term) || term.senses['not'] !== undefined) && has(terms.slice(0, doesAt), 'not') && terms.slice(0, doesAt).some(({ text: word }) => /^(?:do|dont|don't|never|not)/.test(word));
-  if (at < 0 && !isTold && !isForbidden) return null;
-  const isStrong = at >= 0 && /recommend|suggest|advise|advice|need|eye|candidate|due/.test(text.slice(terms[at]!.from, terms[at]!.to).toLowerCase());
+  const does = terms[doesAt]?.senses['does'] ?? null;
+  if (at < 0) {
+    const isNot = isForbidden(terms, doesAt);
+    return isNot || isToldToDo(terms) ? { does: does ?? 'other', isNot } : 'none';
+  }
+  if (does === null && how === 'would') return 'none';
   // "should be the main": what is expected is not seen.
-  if (doesAt < 0 && !isStrong) return ASIDE;
-  const says = (index: number) => text.slice(terms[index]!.from, terms[index]!.to).toLowerCase();
-  const isNot =
-    isForbidden ||
-    (at >= 0 && /n['’]?t\b|\bnot\b|\bno\b/.test(says(at))) ||
-    terms.some(({ senses }, index) => senses['not'] !== undefined && (doesAt < 0 || index < doesAt));
-  const does = doesAt >= 0 ? terms[doesAt]!.senses['does']! : /eye/.test(says(at)) ? 'monitor' : 'other';
+  if (does === null && how !== 'recommends') return 'only expected';
+  const isDenied = terms.some(
+    ({ senses }, index) => senses['not'] !== undefined && (doesAt < 0 || index < doesAt),
+  );
+  return { does: does ?? 'other', isNot: how === 'against' || isDenied };
+}
+
+/** "needs to be jetted", "I'd replace that", "don't line this": the inspector's own recommendation. */
+export function readAdvised({ text, terms, context, open }: Clause): Statement | null {
+  const advised = adviceIn(terms);
+  if (advised === 'none') return null;
+  if (advised === 'only expected') return ASIDE;
   const sheet = open(
     terms.map((term) =>
-      term.amount === null && term.senses['pass'] === undefined && term.senses['opens'] === undefined ? masked(term) : term,
+      term.amount === null &&
+      term.senses['pass'] === undefined &&
+      term.senses['opens'] === undefined
+        ? masked(term)
+        : term,
     ),
   );
   const base = takeBase(sheet, context);
@@ -48,8 +79,8 @@ export function readAdvised({ text, terms, context, open }: Clause): Statement |
         ...base,
         readingFt: footage.readingFt,
         ...(footage.toFt === null ? {} : { toReadingFt: footage.toFt }),
-        does,
-        ...(isNot ? { not: true } : {}),
+        does: advised.does,
+        ...(advised.isNot ? { not: true } : {}),
         text: words,
       },
     ],

@@ -12,16 +12,18 @@ export function readCandidates({ terms, context, open }: Clause): Statement | nu
   );
   if (!tag) return null;
   const heads = terms.flatMap(({ senses }, at) => (senses[tag] === undefined ? [] : [at]));
-  const isParted = heads.slice(1).every((at, index) =>
-    terms
-      .slice(heads[index]! + 1, at)
-      .some(({ senses }) => senses['either'] !== undefined),
-  );
+  const isParted = heads
+    .slice(1)
+    .every((at, index) =>
+      terms.slice(heads[index]! + 1, at).some(({ senses }) => senses['either'] !== undefined),
+    );
   const kinds = [...new Set(heads.map((at) => terms[at]!.senses[tag]!))];
   if (!isParted || kinds.length < 2) return null;
   const sheet = open(
     terms.map((term) =>
-      isIdle(term) || term.amount !== null || term.senses['pass'] || term.senses['opens'] ? term : masked(term),
+      isIdle(term) || term.amount !== null || term.senses['pass'] || term.senses['opens']
+        ? term
+        : masked(term),
     ),
   );
   terms.forEach((_, at) => sheet.free(at) && terms[at]!.amount === null && sheet.claim(at));

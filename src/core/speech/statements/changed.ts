@@ -1,11 +1,12 @@
-import type { Material } from '../../catalogue/materials/index';
 import { roundTo } from '../../base/numbers';
+import type { Material } from '../../catalogue/materials/index';
 import { takeBase, takeCertainty, takeFootage, withRest } from '../frames/frame';
 import type { Term } from '../terms';
 import { type Clause, has, type Statement } from './statement';
 
 /** Words between two pipes that say that the one goes over into the other. */
-const BECOMES = /^(?:to|into|becomes|turns|changes|switches|goes|transitions|then|by|change|turning|going|changing|back)$/;
+const BECOMES =
+  /^(?:to|into|becomes|turns|changes|switches|goes|transitions|then|by|change|turning|going|changing|back)$/;
 
 const isInches = (term: Term | undefined): boolean =>
   term?.amount?.unit === 'in' && term.amount.to === null;

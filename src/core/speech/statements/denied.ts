@@ -11,7 +11,10 @@ export function readDenied({ terms, context, open }: Clause): Statement | null {
   const at = terms.findIndex(({ senses }) => senses['not'] !== undefined);
   if (at < 0) return null;
   const after = terms.slice(at + 1);
-  if (terms[at]!.senses['result'] !== undefined && (has(terms, 'act', 'test') || has(terms, 'fixture')))
+  if (
+    terms[at]!.senses['result'] !== undefined &&
+    (has(terms, 'act', 'test') || has(terms, 'fixture'))
+  )
     return null;
   // "can't see from 43" is blind; "can't see a crack" looked, and found none.
   if (terms[at]!.senses['blind'] !== undefined && after[0]?.senses['defect'] === undefined)
@@ -23,14 +26,24 @@ export function readDenied({ terms, context, open }: Clause): Statement | null {
   ] as DefectKind[];
   const isAnything =
     has(after, 'anything') ||
-    (['nothing', 'none'].includes(terms[at]!.text) && isAlone(after) && isAlone(terms.slice(0, at)));
+    (['nothing', 'none'].includes(terms[at]!.text) &&
+      isAlone(after) &&
+      isAlone(terms.slice(0, at)));
+  // "not a lot of grease", "not much": some of it is there.
+  const next = after.find((term) => !isIdle(term) && term.senses['not'] === undefined);
+  const isSome = next?.senses['degree'] !== undefined && !['trace'].includes(next.senses['degree']);
+  if (isSome || next?.text === 'much') return ASIDE;
   if (kinds.length === 0 && !isAnything) return ASIDE;
   if (kinds.length > 0 && OTHER_HEADS.some((tag) => isFirstHead(after, tag))) return ASIDE;
   const sheet = open(
     terms.map((term, index) =>
-      index === at || (index > at && (term.senses['defect'] ?? term.senses['anything']) !== undefined)
+      index === at ||
+      (index > at && (term.senses['defect'] ?? term.senses['anything']) !== undefined)
         ? spent(term)
-        : index > at && ['either', 'degree', 'locus', 'good', 'not', 'certainty'].some((tag) => term.senses[tag])
+        : index > at &&
+            ['either', 'degree', 'locus', 'good', 'not', 'certainty'].some(
+              (tag) => term.senses[tag],
+            )
           ? spent(term)
           : term,
     ),

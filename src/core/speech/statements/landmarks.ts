@@ -14,15 +14,24 @@ const isRelation = (term: Term | undefined): boolean =>
  *
  * @returns the terms, and whether anything was named so.
  */
-export function maskLandmarks(terms: readonly Term[]): { terms: readonly Term[]; isAimed: boolean } {
+export function maskLandmarks(terms: readonly Term[]): {
+  terms: readonly Term[];
+  isAimed: boolean;
+} {
   let isOpen = false;
   let isAimed = false;
   const isNamedAfter = (at: number) => terms.slice(at + 1).some(isPlace);
   const seen = terms.map((term, at) => {
     const isBeside = term.senses['beside'] !== undefined && isNamedAfter(at);
+    // "3 ft of iron": how long, and no footage.
+    if (term.amount?.unit === 'ft' && terms[at + 1]?.text === 'of' && term.amount.link === null)
+      return masked(term);
     // "two feet from the wye": how far off, and where the thing named is not.
     const isAway =
-      term.amount?.unit === 'ft' && term.amount.link === null && isRelation(terms[at + 1]) && isNamedAfter(at + 1);
+      term.amount?.unit === 'ft' &&
+      term.amount.link === null &&
+      isRelation(terms[at + 1]) &&
+      isNamedAfter(at + 1);
     if (isAway) {
       isAimed = true;
       isOpen = true;

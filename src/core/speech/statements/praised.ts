@@ -4,18 +4,15 @@ import { takeBase, takeFootage, withRest } from '../frames/frame';
 import { ASIDE, type Clause, has, spent, type Statement } from './statement';
 
 /** What is at one place: it looks good there, and says nothing of the pipe before it. */
-const POINTS = /\b(?:joint|coupling|connection|hub|tap|tee|wye|bend|cleanout|transition|here|there|one)\b/i;
+const POINTS =
+  /\b(?:joint|coupling|connection|hub|tap|tee|wye|bend|cleanout|transition|here|there|one)\b/i;
 const STRETCHES = /\b(?:to here|through here|so far|up to|pipe|line|all the way|along|since)\b/i;
 
 /** The last place spoken of on this pass, feet; `null` when nothing was. */
 function lastPlaceFt({ standing, pass, counterFt }: CalloutContext): number | null {
   const places = standing
     .filter((entry) => entry.pass === pass && entry.readingFt !== null)
-    .map((entry) =>
-      'toReadingFt' in entry && entry.toReadingFt !== undefined
-        ? entry.toReadingFt
-        : entry.readingFt!,
-    );
+    .map((entry) => ('toReadingFt' in entry ? entry.toReadingFt : entry.readingFt!));
   const isBehind = (ft: number) =>
     counterFt === null || (pass === 'out' ? ft <= counterFt : ft >= counterFt);
   return places.findLast(isBehind) ?? null;
@@ -33,7 +30,10 @@ function isInterjection(terms: Clause['terms'], at: number): boolean {
   const isUnknown = terms.some(
     ({ kind, senses }) => kind === 'word' && Object.keys(senses).length === 0,
   );
-  return isUnknown || (CHEERS.includes(praise.text) && terms.every((term, index) => index === at || isIdle(term)));
+  return (
+    isUnknown ||
+    (CHEERS.includes(praise.text) && terms.every((term, index) => index === at || isIdle(term)))
+  );
 }
 
 /** "a nice house": no word on the line. */
@@ -48,8 +48,8 @@ export function readPraise({ text, terms, context, open }: Clause): Statement | 
   if (at < 0) return null;
   if (isInterjection(terms, at)) return null;
   if (isHouse(terms, at)) return ASIDE;
-  const isOther = ['defect', 'unseen', 'blind', 'fixture', 'water', 'zone', 'surface', 'sees'].some((tag) =>
-    has(terms, tag),
+  const isOther = ['defect', 'unseen', 'blind', 'fixture', 'water', 'zone', 'surface', 'sees'].some(
+    (tag) => has(terms, tag),
   );
   const isEnd = has(terms, 'end') || has(terms, 'act', 'test') || has(terms, 'act', 'locate');
   if (isOther || isEnd) return null;

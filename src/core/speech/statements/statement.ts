@@ -1,12 +1,17 @@
+import type { Property } from '../../model/job/property';
+import type { Run } from '../../model/job/run';
 import type { CalloutContext, Reading } from '../draft';
 import type { Sheet } from '../sheet';
 import type { Term } from '../terms';
 
 /** What is known of the run, the job or the house by being told, and is no entry of the log. */
 export type ToldFacts = {
-  readonly run?: Readonly<Record<string, unknown>>;
-  readonly job?: Readonly<Record<string, unknown>>;
-  readonly property?: Readonly<Record<string, unknown>>;
+  readonly run?: {
+    readonly cleanedBefore?: Run['cleanedBefore'];
+    readonly waterAtStart?: NonNullable<Run['waterAtStart']>;
+    readonly zero?: Pick<Run['zero'], 'at' | 'readingFt'>;
+  };
+  readonly property?: Partial<Pick<Property, 'yearBuilt' | 'occupancy' | 'history'>>;
 };
 
 /** What a clause says. */
@@ -28,8 +33,7 @@ export type Clause = {
 
 export const has = (terms: readonly Term[], tag: string, meaning?: string): boolean =>
   terms.some(
-    ({ senses }) =>
-      senses[tag] !== undefined && (meaning === undefined || senses[tag] === meaning),
+    ({ senses }) => senses[tag] !== undefined && (meaning === undefined || senses[tag] === meaning),
   );
 
 /** A term that no frame reads any more; its words stay, for the note. */

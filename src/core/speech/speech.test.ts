@@ -1,0 +1,193 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { scoreLines } from '../../../bench/speech/score-lines';
+import { DEFECTS } from '../catalogue/defects/index';
+import { specOf } from '../catalogue/defects/kinds';
+import type { EntryDraft } from '../model/log/entry';
+import type { CalloutContext } from './draft';
+import { spellOut } from './lexicon/phrases';
+import { parseCallout } from './parse';
+import { readLine } from './read-line';
+
+const HERE: CalloutContext = {
+  counterFt: 40,
+  pass: 'out',
+  boreHereIn: 4,
+  standing: [],
+  openIds: new Set(),
+};
+const read = (say: string, changes: Partial<CalloutContext> = {}) =>
+  parseCallout(say, { ...HERE, ...changes })!;
+/** What is logged, without the words that go along with it. */
+const logged = (say: string) => {
+  const { drafts, kept } = read(say);
+  return kept === null ? drafts.map(({ note: _note, ...draft }) => draft) : [];
+};
+
+describe('lines as people say them', () => {
+  const scored = scoreLines('bench/speech/lines.txt');
+
+  it('are read right, and none becomes a false fact', () => {
+    expect(scored.filter(({ verdict }) => verdict === 'false fact')).toEqual([]);
+    const right = scored.filter(({ verdict }) => verdict === 'right').length;
+    expect(right / scored.length).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('that nobody looked at while the reader was built: at least nine in ten of them', () => {
+    const heldOut = scoreLines('bench/speech/held-out.txt');
+    expect(heldOut.length).toBeGreaterThanOrEqual(190);
+    const count = (...verdicts: string[]) =>
+      heldOut.filter(({ verdict }) => verdicts.includes(verdict)).length;
+    expect(count('right', 'asked', 'kept') / heldOut.length).toBeGreaterThanOrEqual(0.9);
+  });
+
+  it('are none of the demo jobs’ own words', () => {
+    const lines = readFileSync('bench/speech/lines.txt', 'utf8');
+    expect(lines).not.toContain('#e1');
+  });
+});
+
+/** Plain names of defects, each with its kind. */
+const NAMES = DEFECTS.flatMap((kind) =>
+  spellOut(specOf(kind).said)
+    .filter((name) => !/\b(?:no|not|dont|cant|cannot|couldnt|water|unknown|idea)\b/.test(name))
+    .slice(0, 6)
+    .map((name) => ({ kind, name })),
+);
+const names = fc.constantFrom(...NAMES);
+const places = fc.constantFrom('', ' at 57', ' at 12.5', ' here', ' at the joint');
+const sizes = fc.constantFrom('', ' 40%', ' half an inch', ' 2 in deep');
+
+describe('a denial', () => {
+  it('before any defect logs no defect', () => {
+    const denials = fc.constantFrom(
+      'no',
+      "don't see any",
+      'not seeing any',
+      'no sign of',
+      'free of',
+    );
+    fc.assert(
+      fc.property(denials, names, places, (denial, { name }, place) => {
+        expect(logged(`${denial} ${name}${place}`).filter(isDefect)).toEqual([]);
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  it('is a look for that kind', () => {
+    fc.assert(
+      fc.property(names, ({ name, kind }) => {
+        const [clear] = logged(`no ${name} at 57`);
+        expect(clear).toMatchObject({ kind: 'clear', readingFt: 57, kinds: [kind] });
+      }),
+    );
+  });
+});
+
+const isDefect = (draft: { readonly kind: EntryDraft['kind'] }) => draft.kind === 'defect';
+const firm = fc.constantFrom(
+  'roots 57 60% in the barrel',
+  'clay 27 6 in',
+  'standing water 43 to 52 3.3 in',
+  'tee 12 at 3 o’clock',
+  'offset half an inch at 35',
+  'no roots at 30',
+  'hairline crack at the crown 31',
+  'main, seen 92.5',
+);
+
+describe('what is said beside a thing', () => {
+  it('never changes what is logged of it', () => {
+    const asides = fc.constantFrom(
+      'let me back up a little',
+      'the dog is barking',
+      "I'd line that",
+      'needs to be jetted',
+      'heading toward the main',
+      'it was cut last spring',
+      "don't flush that",
+      'customer wants a copy',
+    );
+    fc.assert(
+      fc.property(firm, asides, (say, aside) => {
+        const alone = logged(say);
+        const both = logged(`${say}; ${aside}`);
+        expect(both.filter(({ kind }) => kind !== 'advice')).toEqual(alone);
+        const turned = logged(`${aside}; ${say}`);
+        expect(turned.filter(({ kind }) => kind !== 'advice')).toEqual(alone);
+      }),
+    );
+  });
+
+  it('comes in any order, where each part says its own footage', () => {
+    const sort = (drafts: readonly object[]) => drafts.map((one) => JSON.stringify(one)).sort();
+    fc.assert(
+      fc.property(firm, firm, (one, other) => {
+        if (one === other || one.startsWith('main') || other.startsWith('main')) return;
+        expect(sort(logged(`${one}; ${other}`))).toEqual(sort(logged(`${other}; ${one}`)));
+      }),
+    );
+  });
+
+  it('advice, plans and aims log nothing as seen', () => {
+    const frames = fc.constantFrom(
+      (name: string) => `I'd get the ${name} cut`,
+      (name: string) => `let's look for ${name}`,
+      (name: string) => `customer is worried about ${name}`,
+      (name: string) => `going to check for ${name}`,
+      (name: string) => `couldn't find the ${name}`,
+    );
+    fc.assert(
+      fc.property(frames, names, sizes, (frame, { name }, size) => {
+        expect(logged(frame(name) + size).filter(isDefect)).toEqual([]);
+      }),
+    );
+  });
+});
+
+describe('questions', () => {
+  it('ask what the counter reads at home, and offer the zero', () => {
+    const asked = readLine('home', { ...HERE, zeroFt: 1.5 })!;
+    expect(asked.drafts).toEqual([]);
+    expect(asked.choices).toEqual([
+      { label: 'the zero, 1.5 ft', drafts: [{ kind: 'home', pass: 'back', readingFt: 1.5 }] },
+    ]);
+    expect(readLine('home 0.3', HERE)!.drafts).toMatchObject([{ readingFt: 0.3 }]);
+  });
+
+  it('offer what an impossible number may have been', () => {
+    const asked = readLine('standing water 28 in deep', { ...HERE, boreHereIn: 3 })!;
+    expect(asked).toMatchObject({ drafts: [], isRefused: true });
+    expect(asked.choices.map(({ label }) => label)).toEqual(['2.8 in', 'at 28 ft']);
+  });
+
+  it('ask about a footage far from a counter that runs by itself', () => {
+    const live = { ...HERE, liveCounterFt: 40 };
+    expect(readLine('roots 66', live)!).toMatchObject({ drafts: [], isRefused: true });
+    expect(readLine('roots 64', live)!.drafts).toHaveLength(1);
+    expect(readLine('roots 66', HERE)!.drafts).toHaveLength(1);
+  });
+});
+
+describe('what is told', () => {
+  it.each<[string, object]>([
+    ['roots were cut this morning', { run: { cleanedBefore: 'cut' } }],
+    ['zeroed at the rim', { run: { zero: { at: 'rim', readingFt: 0 } } }],
+    ['built in 1952', { property: { yearBuilt: 1952 } }],
+    ['the house is vacant', { property: { occupancy: 'vacant' } }],
+  ])('%s: goes where it is kept, and logs nothing', (say, facts) => {
+    const { facts: told, drafts } = read(say);
+    expect(told).toMatchObject(facts);
+    expect(drafts).toEqual([]);
+  });
+
+  it('long ago is history, and no cleaning before this run', () => {
+    const { facts } = read('they cut the roots two years ago');
+    expect(facts.run).toBeUndefined();
+    expect(facts.property!.history).toEqual([
+      { what: 'cleaned', note: 'they cut the roots two years ago' },
+    ]);
+  });
+});
