@@ -15,7 +15,7 @@ test('a mid-line indoor start, a bare home, an undrained pool and a correction o
     'standing water 50 to 54 full',
     'main 60, seen',
     'correct 0 asbestos cement',
-    'home',
+    'home no reading',
   ])
     await callOut(page, text);
   await expectSaved(page);

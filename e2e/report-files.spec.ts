@@ -28,7 +28,7 @@ test('files go out, observations come in: columns matched, shown, logged once', 
 
   await page.getByRole('link', { name: 'Import observations' }).click();
   await page.waitForLoadState('networkidle');
-  const rows = 'Footage,Description\n61,hairline crack\n62,hmm\n';
+  const rows = 'Footage,Description\n61,hairline crack\n62,gizmo\n';
   await page
     .getByLabel('CSV file')
     .setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) });

@@ -40,7 +40,7 @@ export type Scored = {
   readonly verdict: Verdict;
   readonly why: string;
 };
-type Wanted = { readonly fields: Record<string, unknown>; readonly may: readonly string[] };
+export type Wanted = { readonly fields: Record<string, unknown>; readonly may: readonly string[] };
 
 function valueOf(text: string): unknown {
   if (text === 'true' || text === 'false') return text === 'true';
@@ -48,12 +48,13 @@ function valueOf(text: string): unknown {
 }
 
 /** `defect roots @57 word=heavy cert=suspected|-`: one entry. `|-`: with or without. */
-function wantedOf(text: string): Wanted {
+export function wantedOf(text: string): Wanted {
   const [kind = '', ...words] = text.trim().split(/\s+/);
   const fields: Record<string, unknown> = { kind };
   const may: string[] = [];
   for (const word of words) {
-    if (word.startsWith('@')) fields['readingFt'] = Number(word.slice(1));
+    if (word === '@-') may.push('readingFt');
+    else if (word.startsWith('@')) fields['readingFt'] = Number(word.slice(1));
     else if (!word.includes('=')) fields[NAMED[kind] ?? 'what'] = word;
     else {
       const [name = '', said = ''] = word.split('=');
@@ -105,7 +106,7 @@ const isSame = (field: string, got: unknown, want: unknown): boolean => {
     : list === want;
 };
 
-function faultsOf(draft: Record<string, unknown>, { fields, may }: Wanted): string[] {
+export function matchWanted(draft: Record<string, unknown>, { fields, may }: Wanted): string[] {
   const wrong = Object.entries(fields).flatMap(([field, value]) =>
     isSame(field, draft[field], value)
       ? []
@@ -129,7 +130,7 @@ function faultsOf(draft: Record<string, unknown>, { fields, may }: Wanted): stri
 }
 
 /** The thing that an entry states, for telling a fact from another. */
-const thingOf = (draft: Record<string, unknown>): string =>
+export const thingOf = (draft: Record<string, unknown>): string =>
   [draft['kind'], draft['defect'], draft['feature'], draft['material']].filter(Boolean).join(' ');
 
 function judge(want: string, say: string, context: CalloutContext): Omit<Scored, 'tag' | 'say'> {
@@ -168,7 +169,7 @@ function judge(want: string, say: string, context: CalloutContext): Omit<Scored,
   if (drafts.length === 0) return { verdict: 'kept', why: `kept as ${kept}` };
   const why = lists.flatMap((one) => {
     const same = drafts.filter((draft) => thingOf(draft) === thingOf(one.fields));
-    const tried = same.map((draft) => faultsOf(draft, one)).sort((a, b) => a.length - b.length);
+    const tried = same.map((draft) => matchWanted(draft, one)).sort((a, b) => a.length - b.length);
     return tried[0] ?? [`${thingOf(one.fields)}: not read`];
   });
   if (drafts.length > lists.length) why.push('more entries than wanted');

@@ -8,7 +8,9 @@ for await (const line of createInterface({ input: process.stdin })) {
   try {
     request = JSON.parse(line) as CalloutRequest;
   } catch {
-    console.log(JSON.stringify({ error: 'expected a line of JSON such as {"say": "roots 57 60%"}' }));
+    console.log(
+      JSON.stringify({ error: 'expected a line of JSON such as {"say": "roots 57 60%"}' }),
+    );
     process.exitCode = 1;
     continue;
   }

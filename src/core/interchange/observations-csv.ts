@@ -200,7 +200,9 @@ export function readObservations(
       openIds: new Set(),
       ownWords,
     });
-    const drafts = read?.drafts ?? [];
+    const kept = { kind: 'note', pass: pass ?? 'out', readingFt, note: what } as const;
+    // What is told of the line and is no entry keeps its words.
+    const drafts = read && read.drafts.length > 0 ? read.drafts : [kept];
     return [
       {
         line,

@@ -48,7 +48,13 @@ const isSoftBreak = ({ kind, text }: Term) => (kind === 'mark' && text === ',') 
 
 const isOpener = (terms: readonly Term[]): boolean => {
   const first = terms.find((term) => !isIdle(term) && !isSoftBreak(term));
-  return first !== undefined && has(first, OPENERS) && !isBeforeDefect(terms, first);
+  const isOnes = terms.some(({ text }) => text === 'one' || text === 'ones');
+  return (
+    first !== undefined &&
+    has(first, OPENERS) &&
+    !isBeforeDefect(terms, first) &&
+    !(first.senses['good'] !== undefined && isOnes)
+  );
 };
 
 /** "a good offset": how much, and no praise. */

@@ -34,6 +34,13 @@ export function joinNumerals(tokens: readonly Token[]): Token[] {
       at += 1;
       continue;
     }
+    // No counter of a log reads below nothing: such a number is left to the words.
+    if (isWord(tokens[at], 'negative', 'minus') && numberAt(tokens, at + 1)) {
+      const { next } = numberAt(tokens, at + 1)!;
+      joined.push({ ...tokens[at]!, to: tokens[next - 1]!.to });
+      at = next;
+      continue;
+    }
     const found = hourAt(tokens, at) ?? unitFirstAt(tokens, at, joined) ?? numberAt(tokens, at);
     joined.push(...(found?.tokens ?? [tokens[at]!]));
     at = found?.next ?? at + 1;
@@ -109,6 +116,9 @@ function unitFirstAt(tokens: readonly Token[], at: number, before: readonly Toke
 function numberAt(tokens: readonly Token[], at: number): Found | null {
   const part = partAt(tokens, at);
   if (part) return number(tokens, at, part.next, part.value, { isPart: true });
+  // "point three" is three tenths.
+  const tenths = isWord(tokens[at], 'point') ? decimalsAt(tokens, at + 1) : null;
+  if (tenths) return number(tokens, at, tenths.next, Number(`0.${tenths.text}`));
   const whole = tokens[at]?.type === 'number' ? digitsAt(tokens, at) : wordsAt(tokens, at);
   if (!whole) return null;
   const hasAnd = isWord(tokens[whole.next], 'and');

@@ -69,8 +69,11 @@ const MEANT: readonly ((clause: Clause) => Statement | null)[] = [
 function isUnnamed(terms: readonly Term[]): boolean {
   const odd = terms.findIndex(({ senses }) => senses['odd'] !== undefined);
   if (odd < 0 || terms.some(({ senses }) => senses['defect'] !== undefined)) return false;
-  const isNamed = ['feature', 'material', 'zone'].some((tag) => terms[odd + 1]?.senses[tag]);
-  return !isNamed;
+  const isHeadOf = ({ senses }: Term) =>
+    (senses['feature'] ?? senses['material'] ?? senses['zone']) !== undefined;
+  // "a tee coming in", "a strange tee": it has its name.
+  const after = terms[odd + 1];
+  return !terms.slice(0, odd).some(isHeadOf) && !(after && isHeadOf(after));
 }
 
 /** Whether the words are in the exact forms that an entry is written in: these say no more than they say. */

@@ -45,7 +45,45 @@ export type Sheet = {
 };
 
 /** The terms of a call-out, for sheets that are opened on it more than once. */
-export const readTerms = (text: string): Term[] => termsOf(joinNumerals(lexCallout(text)));
+export const readTerms = (text: string): Term[] =>
+  withoutCounts(text, termsOf(joinNumerals(lexCallout(text))));
+
+/** Nobody counts further on the way through a pipe. */
+const MOST_COUNTED = 12;
+
+/** "two small cracks at 31": how many, and neither a footage nor an hour. Digits are no count: "31 cracks". */
+function withoutCounts(text: string, terms: readonly Term[]): Term[] {
+  return terms.map((term, at) => {
+    const { amount } = term;
+    const isBare =
+      amount !== null &&
+      amount.unit === null &&
+      amount.to === null &&
+      (amount.link === null || amount.link === 'at');
+    const isCount =
+      isBare &&
+      Number.isInteger(amount.value) &&
+      amount.value <= MOST_COUNTED &&
+      /^\p{L}+$/u.test(text.slice(term.from, term.to));
+    if (!isCount) return term;
+    const named = terms
+      .slice(at + 1)
+      .find(({ kind, senses }) => kind === 'mark' || !isSmall(senses));
+    const isThing =
+      named !== undefined &&
+      (named.senses['defect'] ?? named.senses['feature'] ?? named.senses['locus']) !== undefined;
+    return isThing && ((amount.value === 1 && amount.link === null) || named.text.endsWith('s'))
+      ? { ...term, kind: 'word', senses: { idle: 'idle' }, amount: null }
+      : term;
+  });
+}
+
+const isSmall = (senses: Term['senses']): boolean =>
+  Object.keys(senses).some(
+    (tag) => tag === 'idle' || tag === 'degree' || tag.startsWith('form.'),
+  ) &&
+  senses['defect'] === undefined &&
+  senses['feature'] === undefined;
 
 /** Starts reading a call-out. `settled` says what doubtful numbers mean, by the place of their term. */
 export function openSheet(

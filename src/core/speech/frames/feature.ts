@@ -54,11 +54,25 @@ function takeServes(sheet: Sheet, feature: FeatureKind): Said {
   return { serves: sheet.text.slice(from, to) };
 }
 
+/** "a forty five to the left": a bend by its angle alone. */
+const saysTurn = (sheet: Sheet): boolean =>
+  sheet.has('turns') &&
+  !['defect', 'material', 'end', 'zone', 'surface'].some((tag) => sheet.has(tag)) &&
+  sheet
+    .amounts()
+    .some(
+      ({ amount }) =>
+        amount.to === null &&
+        (amount.unit === 'deg' ||
+          (amount.unit === null && amount.link === null && ANGLES.includes(amount.value))),
+    );
+
 /** "tee 12 3 o'clock serves kitchen", "bend 45 left at 30", "property line 64", "drop 2 ft". */
 export const readFeature: Frame = (sheet, context) => {
-  if (!sheet.has('feature')) return null;
+  const isTurn = !sheet.has('feature') && saysTurn(sheet);
+  if (!sheet.has('feature') && !isTurn) return null;
   const base = takeBase(sheet, context);
-  const feature = sheet.take('feature') as FeatureKind;
+  const feature = isTurn ? 'bend' : (sheet.take('feature') as FeatureKind);
   const serves = takeServes(sheet, feature);
   const bend = feature === 'bend' ? takeAngle(sheet, context) : {};
   const turn = feature === 'bend' ? sheet.take('turns') : null;

@@ -52,7 +52,10 @@ function takeSource(sheet: Sheet): string | null {
 
 /** "test kitchen sink clears", "flushed hall toilet, slow", "kitchen sink backs up". */
 export const readFlowTest: Frame = (sheet, context) => {
-  const isTest = sheet.has('act', 'test');
+  const testing = sheet.terms.find(({ senses }) => senses['act'] === 'test');
+  // "the second run" is no test, nor is "ran out of rod".
+  const isRun = testing !== undefined && /^(?:run|ran|running|filled)$/.test(testing.text);
+  const isTest = testing !== undefined && (!isRun || sheet.has('fixture'));
   const isFixture = sheet.has('fixture') && sheet.has('result');
   if (!isTest && !isFixture) return null;
   if (sheet.has('feature', 'test-tee')) return null;

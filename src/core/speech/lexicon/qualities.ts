@@ -75,7 +75,7 @@ export const GRAMMAR_SAYINGS: Sayings = {
   opens:
     'starts|begins|starting|beginning|started|begin|start|opens|from here|starts here|begins here',
   closes:
-    'ends|ending|end|stops|end of|stop|to here|ends here|stops here|up to here|until here|quits|clears up',
+    'ends|ending|end|stops|end of|stop|to here|ends here|stops here|up to here|until here|quits|clears up|out of {water|belly|it now|sag|pool}|clear of water|end of {water|belly|sag}',
   sees: '{can|could|i can|we can|you can} see [it] {now|again}|{clear|seen} {now|again}|back in view',
   blind:
     '{cant|cannot|can not|could not|couldnt} see [{a|one} thing|anything|it|much|past it]|no view|blind|unseen|lost view|lost picture|no visibility',
@@ -96,5 +96,5 @@ export const GRAMMAR_SAYINGS: Sayings = {
   height: 'high|tall|up|wide|thick|in size|across|open',
   aside: 'off|off {line|center}|away|to side|to left|to right|left|right',
   from: 'from|off|off of|from the',
-  idle: 'a|an|the|at|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|can|nothing but|hello|hi|hey|thanks|thank you|sorry|bye|yes|cool|wow|oh|hmm|sure|called|call|do|does|for sure|footage|mark|spot|place|side of',
+  idle: 'a|an|the|at|{at|by|near|to} house|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|can|nothing but|hello|hi|hey|thanks|thank you|sorry|bye|yes|cool|wow|oh|hmm|sure|called|call|do|does|for sure|footage|mark|spot|place|side of',
 };

@@ -12,6 +12,8 @@ const VERBS: ReadonlySet<string> = new Set(
 );
 /** Who did it: then it is told, and not asked for. */
 const SUBJECTS: ReadonlySet<string> = new Set('they we i he she you them'.split(' '));
+/** "clean the rest of the way" praises; "clean this" asks for it. */
+const PRAISES: ReadonlySet<string> = new Set(['clean']);
 const OBJECTS: ReadonlySet<string> = new Set(
   'it this that them these those here from the'.split(' '),
 );
@@ -22,7 +24,9 @@ const isToldToDo = (terms: Clause['terms']): boolean => {
   const first = terms[at];
   if (first?.senses['does'] === undefined || !VERBS.has(first.text)) return false;
   const isWhole = first.to - first.from > first.text.length;
-  return isWhole || OBJECTS.has(terms[at + 1]?.text ?? '');
+  const object = terms[at + 1]?.text ?? '';
+  if (PRAISES.has(first.text) && object === 'the') return false;
+  return isWhole || OBJECTS.has(object);
 };
 
 /** "don't line it": a denial and what is to be done, with nothing seen between them. */
@@ -32,6 +36,16 @@ const isForbidden = (terms: Clause['terms'], doesAt: number): boolean =>
   terms.slice(0, doesAt).every((term) => isIdle(term) || term.senses['not'] !== undefined) &&
   terms.slice(0, doesAt).some(({ text }) => /^(?:do|don't|dont|never|not)$/.test(text));
 
+/** What a term says is to be done. "line" is the pipe, unless somebody ought to: "I'd line", "try to line". */
+function methodOf(terms: Clause['terms'], at: number): string | null {
+  const { senses, text } = terms[at]!;
+  if (senses['does'] !== undefined) return senses['does'];
+  const before = terms[at - 1];
+  const isVerb =
+    before !== undefined && (has([before], 'advised') || ['to', 'not'].includes(before.text));
+  return text === 'line' && isVerb ? 'liner' : null;
+}
+
 /** What was advised: the method, or watching it, or words of the inspector's own. */
 type Advised = { readonly does: string; readonly isNot: boolean };
 
@@ -39,9 +53,9 @@ function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
   const at = terms.findIndex(({ senses }) => senses['advised'] !== undefined);
   const how = terms[at]?.senses['advised'];
   const doesAt = terms.findIndex(
-    ({ senses }, index) => senses['does'] !== undefined && (at < 0 || index >= at),
+    (_, index) => (at < 0 || index >= at) && methodOf(terms, index) !== null,
   );
-  const does = terms[doesAt]?.senses['does'] ?? null;
+  const does = doesAt < 0 ? null : methodOf(terms, doesAt);
   if (at < 0) {
     const isNot = isForbidden(terms, doesAt);
     return isNot || isToldToDo(terms) ? { does: does ?? 'other', isNot } : 'none';
@@ -55,6 +69,11 @@ function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
   return { does: does ?? 'other', isNot: how === 'against' || isDenied };
 }
 
+/** A footage and no count: "one open joint at thirty". */
+const isPlace = ({ amount }: Clause['terms'][number]): boolean =>
+  amount !== null &&
+  (amount.unit === 'ft' || (amount.unit === null && (amount.link !== null || amount.to !== null)));
+
 /** "needs to be jetted", "I'd replace that", "don't line this": the inspector's own recommendation. */
 export function readAdvised({ text, terms, context, open }: Clause): Statement | null {
   const advised = adviceIn(terms);
@@ -62,11 +81,9 @@ export function readAdvised({ text, terms, context, open }: Clause): Statement |
   if (advised === 'only expected') return ASIDE;
   const sheet = open(
     terms.map((term) =>
-      term.amount === null &&
-      term.senses['pass'] === undefined &&
-      term.senses['opens'] === undefined
-        ? masked(term)
-        : term,
+      isPlace(term) || term.senses['pass'] !== undefined || term.senses['opens'] !== undefined
+        ? term
+        : masked(term),
     ),
   );
   const base = takeBase(sheet, context);

@@ -1,0 +1,67 @@
+import type { AccessKind } from '../../catalogue/access/index';
+import type { Facing } from '../../catalogue/vocabulary';
+import type { Sentence } from './sentences';
+
+/** How people name an opening; the more particular first. */
+const SAID: readonly (readonly [AccessKind, RegExp])[] = [
+  ['two-way-cleanout', /\b(?:two|2)[- ]way (?:clean ?out|co)\b|\bdouble clean ?out\b/i],
+  ['property-line-cleanout', /\b(?:property line|sidewalk|curb|city) clean ?out\b/i],
+  ['stack-cleanout', /\bstack clean ?out\b|\bclean ?out (?:on|in|at) the stack\b/i],
+  ['roof-vent', /\b(?:roof|vent stack|roof vent|vent pipe|plumbing vent|from the vent)\b/i],
+  [
+    'pulled-toilet',
+    /\b(?:pull(?:ed)? (?:the |a )?toilet|toilet (?:flange|pulled)|closet flange|pulled toilet)\b/i,
+  ],
+  ['yard-riser', /\b(?:yard )?riser\b/i],
+  ['cleanout', /\b(?:clean ?out|c\.?o\.?)\b/i],
+  ['branch', /\b(?:sink (?:drain|arm)|tub drain|laundry standpipe|branch line|floor drain)\b/i],
+];
+
+/** Words by which a run is begun. */
+const BEGINS =
+  /\b(?:start(?:ing|ed)?(?: out)?|begin(?:ning)?|going in|go in|went in|we're in|we are in|pushing in|put(?:ting)? (?:the camera|her|it) in|second run|next run|run (?:two|three|2|3)|now|okay so|this is|inspection|scoping|coming) ?(?:[\w' ]{0,24})\b(?:from|through|at|in|down|via|off)\b/i;
+/** Why an opening was not used. */
+const REFUSED =
+  /\b(?:stuck|rusted|seized|frozen|won't (?:come|budge|turn|open)|wouldn't (?:come|budge|turn|open)|will not (?:come|budge|turn|open)|buried|paved over|covered|can(?:'|no)t (?:use|get|open)|couldn't (?:use|get|open|find)|could not (?:use|get|open|find)|not going to force|didn't want to force|too (?:small|tight)|blocked by|no access)\b/i;
+
+export type Opening = { readonly kind: AccessKind; readonly words: string };
+
+/** The opening that a sentence names; `null` where it names none. */
+export function openingIn(text: string): Opening | null {
+  const found = SAID.find(([, said]) => said.test(text));
+  if (!found) return null;
+  const [kind, said] = found;
+  const at = said.exec(text)!.index;
+  const words = /^[^.,;!?]*/.exec(text.slice(at))![0];
+  return { kind, words: words.replace(/\s+(?:and|but|so|because|then)\b.*$/i, '').trim() };
+}
+
+/** The opening from which a sentence begins a run. */
+export function beginsRun({ text }: Sentence): Opening | null {
+  return BEGINS.test(text) && !REFUSED.test(text) ? openingIn(text) : null;
+}
+
+/** The opening that the first words come from, without any word of beginning: "in the line from the stack cleanout". */
+export const comesFrom = ({ text }: Sentence): Opening | null =>
+  /\b(?:from|through|at|in|via|this is)\b/i.test(text) && !REFUSED.test(text)
+    ? openingIn(text)
+    : null;
+
+/** An opening that was tried and not used, with the words that say why. */
+export function refusesOpening({ text }: Sentence): (Opening & { readonly why: string }) | null {
+  const opening = REFUSED.test(text) ? openingIn(text) : null;
+  return opening && { ...opening, why: text };
+}
+
+/** Which way the camera looks, where a sentence says so. */
+export function facingIn(text: string): Facing | null {
+  if (
+    /\b(?:upstream|back (?:toward|to|up to) the house|toward the house|under the house)\b/i.test(
+      text,
+    )
+  )
+    return 'upstream';
+  return /\b(?:downstream|toward the (?:street|main|city)|out to the street)\b/i.test(text)
+    ? 'downstream'
+    : null;
+}
