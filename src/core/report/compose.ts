@@ -16,10 +16,12 @@ import { describeFinding, explainFinding } from './describe';
 import { composeHeadline, composeLead, inOrderOfWork } from './headline';
 import { inScope } from './in-scope';
 import { composeLimits } from './limits';
+import { composeLookedFor } from './looked-for';
 import { composeMethod } from './method';
 import { sayPlace } from './place';
 import { gradeSentences, sentencesOf } from './reading-grade';
 import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { composeOwnAdvice } from './own-advice';
 import { composeSound } from './sound';
 import { composeSteps } from './steps';
 import { chooseStills } from './stills';
@@ -83,6 +85,7 @@ export function composeReport(assessment: Assessment): Report {
     ...(remark === ''
       ? []
       : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
+    ...composeOwnAdvice(assessment),
     ...inOrderOfWork(assessment.findings).map((finding): FindingBlock => {
       const block = composeFinding(finding, names);
       const computed = block.sentences.join(' ');
@@ -101,7 +104,11 @@ export function composeReport(assessment: Assessment): Report {
     {
       kind: 'columns',
       columns: [
-        { title: 'What was not found', items: composeSound(assessment), ordered: false },
+        {
+          title: 'What was not found',
+          items: [...composeSound(assessment), ...composeLookedFor(assessment)],
+          ordered: false,
+        },
         { title: 'What we could not see', items: sayNothing(limits), ordered: false },
         rest.length > 0
           ? { title: 'And then', items: rest, ordered: false }

@@ -13,6 +13,7 @@ import { requestSheetOf } from '../planning/request';
 import type { Site } from '../planning/site';
 import type { Block } from './block';
 import { dayOf, sayLongDay } from './calendar';
+import { composeOwnAdvice } from './own-advice';
 import { composeStops } from './stops';
 
 const span = (fromFt: number, toFt: number) =>
@@ -128,6 +129,7 @@ export function composeContractorSheet(
       rows: works,
       numeric: [0],
     },
+    ...composeOwnAdvice(assessment),
     {
       kind: 'table',
       title: 'What was found there',

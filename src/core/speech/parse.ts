@@ -34,9 +34,10 @@ function readCommand(text: string, context: CalloutContext): Understood | null {
 
 type Part = { readonly terms: readonly Term[]; readonly read: ReadClause | null };
 
-/** What may lie together at one footage; a pipe that "then" becomes another does not. */
-const isThingsOnly = ({ drafts }: ReadClause) =>
-  drafts.length > 0 && drafts.every(({ kind }) => kind !== 'material' && kind !== 'zone');
+/** What may lie together at one footage; one pipe and the next that it becomes do not. */
+const mayLieAt = ({ drafts }: ReadClause, placed: EntryDraft | undefined) =>
+  drafts.length > 0 &&
+  !(placed?.kind === 'material' && drafts.some(({ kind }) => kind === 'material'));
 
 /** Reads clauses in turn; one without a footage of its own is where the one before it is, else the next. */
 function readParts(text: string, terms: readonly Term[], context: CalloutContext): Part[] {
@@ -59,7 +60,10 @@ function readParts(text: string, terms: readonly Term[], context: CalloutContext
   const placeFt = parts[firstAt]?.read?.drafts[0]?.readingFt ?? null;
   if (firstAt <= 0 || placeFt === null) return parts;
   return parts.map(({ terms: own, read }, index) =>
-    index < firstAt && read !== null && isThingsOnly(read) && !read.isPlaced
+    index < firstAt &&
+    read !== null &&
+    mayLieAt(read, parts[firstAt]?.read?.drafts[0]) &&
+    !read.isPlaced
       ? { terms: own, read: readClause(text, own, { ...context, counterFt: placeFt }) }
       : { terms: own, read },
   );

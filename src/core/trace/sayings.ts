@@ -45,6 +45,7 @@ function ofBlock(block: Block): Saying[] {
         say(block.title, text, {
           isQuoted:
             block.title === 'What we were told' ||
+            block.title === 'What the inspector advises' ||
             block.title === 'Take care' ||
             block.title === 'Please note',
         }),
