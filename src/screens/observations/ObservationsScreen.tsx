@@ -161,7 +161,7 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                   </tr>
                 </thead>
                 <tbody>
-                  {rows.slice(0, 200).map(({ line, text, says, understood, id }) => (
+                  {rows.slice(0, 200).map(({ line, text, says, understood, id, drafts }) => (
                     <tr key={line} data-doubt={!understood || undefined}>
                       <td>{line}</td>
                       <td>{text}</td>
@@ -170,7 +170,7 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                           ? 'already in the log'
                           : understood
                             ? says
-                            : 'not understood: kept as a flag with its words'}
+                            : `not understood: kept as a ${drafts[0]?.kind === 'note' ? 'note' : 'flag'} with its words`}
                       </td>
                     </tr>
                   ))}

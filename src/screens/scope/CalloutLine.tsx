@@ -32,6 +32,7 @@ type Props = {
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   /** What was told of the run, the job or the house. */
   readonly onTold: (facts: ToldFacts) => void;
+  readonly onTeach: (says: string, means: string) => void;
   /** Shows the next view of the middle. */
   readonly onView: () => void;
 };
@@ -45,7 +46,19 @@ function canBeLogged(draft: EntryDraft): boolean {
 
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
-  const { line, onLine, scope, inspection, run, place, onPlace, onAppend, onTold, onView } = props;
+  const {
+    line,
+    onLine,
+    scope,
+    inspection,
+    run,
+    place,
+    onPlace,
+    onAppend,
+    onTold,
+    onTeach,
+    onView,
+  } = props;
   const { isGeared } = props;
   const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
@@ -137,6 +150,11 @@ export function CalloutLine(props: Props) {
           asked={asked}
           counterFt={counterFt}
           onChoose={(drafts) => append(drafts, line)}
+          line={line}
+          onTeach={(says, means) => {
+            onTeach(says, means);
+            input.current?.focus();
+          }}
         />
         <Form className={styles['line']} onTyped={() => log(line)}>
           <button type="button" className={styles['flag']} onClick={flag}>

@@ -3,6 +3,7 @@ import type { EntryDraft } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import type { ToldFacts } from '#core/speech/statements/statement';
 import styles from './CalloutLine.module.css';
+import { CallThis } from './CallThis';
 import { ClockArc } from './ClockArc';
 import type { Preview } from './useScope';
 
@@ -12,13 +13,15 @@ type Props = {
   readonly asked: boolean;
   readonly counterFt: number;
   readonly onChoose: (drafts: readonly EntryDraft[]) => void;
+  readonly line: string;
+  readonly onTeach: (says: string, means: string) => void;
 };
 
 const sayReading = (readingFt: number | null) =>
   readingFt === null ? 'no footage' : readingFt.toFixed(1);
 
 /** What was understood, as it will be logged, and what is still missing. */
-export function Chip({ preview, asked, counterFt, onChoose }: Props) {
+export function Chip({ preview, asked, counterFt, onChoose, line, onTeach }: Props) {
   if (!preview) {
     return (
       <div id="chip" className={styles['chip']}>
@@ -57,6 +60,7 @@ export function Chip({ preview, asked, counterFt, onChoose }: Props) {
           ? ` · ${parts[0].split(' · ').slice(1).join(' · ')}`
           : parts.join(' + ')}
         {told !== '' && <b>{told}</b>}
+        {understood.kept && <CallThis line={line} onTeach={onTeach} />}
         {draft?.replaces !== undefined && <i> · replaces what was there</i>}
         {missing.length > 0 && (
           <span className={styles['missing']} data-asked={asked}>

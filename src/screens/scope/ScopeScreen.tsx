@@ -25,6 +25,7 @@ import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
 import { Tape } from './tape/Tape';
 import { useField } from './useField';
+import { useOwnWords } from './useOwnWords';
 import { usePosition } from './usePosition';
 import { useRigOnScope } from './useRigOnScope';
 import { useScope } from './useScope';
@@ -70,12 +71,13 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
   };
   const [selected, setSelected] = useState<number | null>(null);
   const [line, setLine] = useState('');
+  const { ownWords, teach } = useOwnWords(preferences.ownWords);
   const scope = useScope(
     inspection,
     run,
     place.counterFt,
     place.pass,
-    preferences.ownWords,
+    ownWords,
     rig.memory !== null,
   );
   // The drawing may follow a frame later: what was logged stands on the tape at once.
@@ -272,6 +274,7 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
               isGeared={rig.memory !== null}
               onPlace={field.setPlace}
               onAppend={append}
+              onTeach={teach}
               onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
               onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
             />

@@ -23,6 +23,8 @@ export const THINGS: Readonly<Record<string, readonly WordButton[]>> = {
     word('Can’t see', "can't see from here"),
     word('Can see', 'can see now'),
     word('Don’t know', 'unidentified'),
+    word('None of', 'no'),
+    word('Clear to here', 'clear to here'),
   ],
   Pipe: [
     word('Clay'),
@@ -67,6 +69,21 @@ export const THINGS: Readonly<Record<string, readonly WordButton[]>> = {
     word('Sunken ground'),
     word('Wet ground'),
   ],
+  Advise: [
+    word('Line it', 'needs to be lined'),
+    word('Dig it up', 'needs to be dug up'),
+    word('Cut roots', 'needs to be cut'),
+    word('Jet it', 'needs to be jetted'),
+    word('Descale', 'needs to be descaled'),
+    word('Patch', 'needs to be patched'),
+    word('Watch it', 'needs to be monitored'),
+    word('Look again', 'needs to be rescoped'),
+    word('Ask another', 'recommend a second opinion'),
+    word('Do not', 'do not'),
+    word('line this'),
+    word('dig this'),
+    word('jet this'),
+  ],
   Run: [
     word('Main, seen'),
     word('Main, not confirmed'),
@@ -86,6 +103,11 @@ export const GROUPS = Object.keys(THINGS);
 
 /** Words that size or place the thing on the line. */
 export const QUALITIES: readonly WordButton[] = [
+  word('trace of', 'a trace of'),
+  word('slight'),
+  word('moderate'),
+  word('heavy'),
+  word('blocked', 'completely blocked'),
   word('10%'),
   word('25%'),
   word('50%'),

@@ -1,5 +1,6 @@
 import type { UnseenCause, WaterState } from '../../catalogue/vocabulary';
 import type { EntryOf } from '../../model/log/entry';
+import { SOME_FIXTURE } from '../../model/log/kinds/seeing';
 import type { CalloutContext, Reading } from '../draft';
 import type { Sheet } from '../sheet';
 import { type Base, type Frame, takeBase, takeCertainty, takeFootage, withRest } from './frame';
@@ -76,7 +77,7 @@ export const readFlowTest: Frame = (sheet, context) => {
         kind: 'flow-test',
         ...(named === null ? base : withRest(sheet, base)),
         readingFt,
-        fixture: fixture ?? 'a fixture',
+        fixture: fixture ?? SOME_FIXTURE,
         result: result ?? 'not-seen',
         ...certainty,
         ...withRest(sheet, base),

@@ -196,12 +196,13 @@ class Listener {
 
   private contextAt(counterFt: number | null): CalloutContext {
     const { run, pass } = this.memory;
-    const standing = run.entries.map(
-      ({ sentence: _sentence, ...entry }) => ({ ...entry, at: '2026-01-01T00:00:00Z' }) as Entry,
-    );
+    const standing = run.entries.map(({ sentence: _sentence, ...entry }) => ({
+      ...entry,
+      at: '2026-01-01T00:00:00Z',
+    }));
     const closed = new Set(standing.flatMap((one) => (one.kind === 'close' ? [one.closes] : [])));
     const openIds = standing
-      .filter((one) => 'open' in one && one.open === true && !closed.has(one.id))
+      .filter((one) => 'open' in one && one.open && !closed.has(one.id))
       .map(({ id }) => id);
     return { counterFt, pass, boreHereIn: this.boreIn(), standing, openIds: new Set(openIds) };
   }
@@ -377,7 +378,7 @@ class Listener {
       if (entry.id !== last.id) return entry;
       // A number is better than a word.
       const { sizeWord: _word, ...known } = entry as typeof last;
-      return { ...known, ...more, id: entry.id } as HeardEntry;
+      return { ...known, ...more, id: entry.id };
     });
     return true;
   }
@@ -398,7 +399,7 @@ const isOpeningItself = (draft: EntryDraft): boolean =>
 /** A draft at a footage that was said in the same breath; without one its place stays unknown. */
 function placeAt(draft: EntryDraft, readingFt: number | null): EntryDraft {
   const { toReadingFt: _to, ...rest } = draft as EntryDraft & { toReadingFt?: number };
-  return { ...(rest as EntryDraft), readingFt } as EntryDraft;
+  return { ...rest, readingFt };
 }
 
 const lastFtOf = (draft: EntryDraft): number | null =>

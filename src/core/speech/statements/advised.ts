@@ -46,6 +46,12 @@ function methodOf(terms: Clause['terms'], at: number): string | null {
   return text === 'line' && isVerb ? 'liner' : null;
 }
 
+/** "have the roots cut": somebody is to have it done. */
+const isToBeHad = (terms: Clause['terms'], doesAt: number): boolean =>
+  doesAt > 1 &&
+  ['have', 'get', 'having', 'getting'].includes(terms[0]!.text) &&
+  has(terms.slice(0, doesAt), 'defect');
+
 /** What was advised: the method, or watching it, or words of the inspector's own. */
 type Advised = { readonly does: string; readonly isNot: boolean };
 
@@ -58,7 +64,9 @@ function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
   const does = doesAt < 0 ? null : methodOf(terms, doesAt);
   if (at < 0) {
     const isNot = isForbidden(terms, doesAt);
-    return isNot || isToldToDo(terms) ? { does: does ?? 'other', isNot } : 'none';
+    return isNot || isToldToDo(terms) || isToBeHad(terms, doesAt)
+      ? { does: does ?? 'other', isNot }
+      : 'none';
   }
   if (does === null && how === 'would') return 'none';
   // "should be the main": what is expected is not seen.

@@ -32,7 +32,12 @@ export function readChanged({ terms, context, open }: Clause): Statement | null 
     sheet.claim(found);
     return roundTo(terms[found]!.amount!.value, 3);
   };
-  const [wasIn, isIn] = [boreOf(first, second), boreOf(second, terms.length)];
+  const [saidIn, isIn] = [boreOf(first, second), boreOf(second, terms.length)];
+  // The pipe that is passed has the diameter that it was called with before.
+  const before = context.standing.findLast((entry) => entry.kind === 'material');
+  const isSame =
+    before?.kind === 'material' && before.material === terms[first]!.senses['material'];
+  const wasIn = saidIn ?? (isSame ? (before.diameterIn ?? null) : null);
   const certainty = takeCertainty(sheet);
   const isAhead = base.pass === 'out';
   const { readingFt, missing } = takeFootage(sheet, context);

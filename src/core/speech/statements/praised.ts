@@ -1,3 +1,4 @@
+import { SOME_FIXTURE } from '../../model/log/kinds/seeing';
 import { isBeforeDefect, isIdle } from '../clauses';
 import type { CalloutContext } from '../draft';
 import { takeBase, takeFootage, withRest } from '../frames/frame';
@@ -106,7 +107,7 @@ export function readFlows({ text, terms, context, open }: Clause): Statement | n
         kind: 'flow-test',
         ...base,
         readingFt,
-        fixture: term ? text.slice(term.from, term.to).toLowerCase() : 'a fixture',
+        fixture: term ? text.slice(term.from, term.to).toLowerCase() : SOME_FIXTURE,
         result: 'clears',
         ...withRest(sheet, base),
       },

@@ -1,3 +1,5 @@
+import { sayList } from '../../../base/numbers';
+import { sayFixture } from '../../../model/log/kinds/seeing';
 import { proviso, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, standingOf } from '../scene';
@@ -13,10 +15,10 @@ export const clearsBriskly: Rule = {
   conclude: (scene) => {
     const clears = standingOf(scene, 'flow-test').filter(({ entry }) => entry.result === 'clears');
     const isVacant = scene.inspection.property.occupancy === 'vacant';
-    const fixtures = [...new Set(clears.map(({ entry }) => entry.fixture))].join(', ');
+    const fixtures = [...new Set(clears.map(({ entry }) => sayFixture(entry.fixture)))];
     const works =
       clears.length > 0
-        ? [reason(null, `Water from the ${fixtures} clears: the grade works today.`)]
+        ? [reason(null, `Water from ${sayList(fixtures)} clears: the grade works today.`)]
         : [];
     if (!isVacant) return works;
     const quiet = findingsOf(scene, 'standing-water').filter(

@@ -1,4 +1,5 @@
 import { kindsWith } from '../../../catalogue/defects/kinds';
+import { sayFixture } from '../../../model/log/kinds/seeing';
 import type { Finding } from '../../finding';
 import { advice, type Conclusion, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
@@ -75,12 +76,12 @@ export const risesWithWater: Rule = {
           return isAfterOurs(test)
             ? reason(
                 null,
-                `Water from the ${entry.fixture} ${saw} in run ${axis.name}. Our own head had moved debris in this line, which may be why: it says nothing of the house.`,
+                `Water from ${sayFixture(entry.fixture)} ${saw} in run ${axis.name}. Our own head had moved debris in this line, which may be why: it says nothing of the house.`,
               )
             : suspicion(
                 null,
                 'debris',
-                `Water from the ${entry.fixture} ${saw} in run ${axis.name}: something blocks the way ahead.`,
+                `Water from ${sayFixture(entry.fixture)} ${saw} in run ${axis.name}: something blocks the way ahead.`,
                 'clear the line, then run the fixture again',
               );
         }),

@@ -37,6 +37,13 @@ export type AdviceEntry = EntryBase & {
   readonly text: string;
 };
 
+/** What stands for a fixture that nobody named. */
+export const SOME_FIXTURE = 'a fixture';
+
+/** The fixture for a sentence: "the kitchen sink", or "a fixture" where nobody named it. */
+export const sayFixture = (fixture: string): string =>
+  fixture === SOME_FIXTURE ? fixture : `the ${fixture}`;
+
 /** A fixture was run and its water watched for; leaves the water running. */
 export type FlowTestEntry = EntryBase & {
   readonly kind: 'flow-test';
