@@ -121,7 +121,8 @@ function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
   const isBlind = (term: Term) => has(term, ['unseen', 'blind']);
   if (heads.some(isBlind) && others.every(isBlind)) return false;
   const known = new Set(heads.map(sayKind));
-  return others.some((term) => !known.has(sayKind(term))) || hasFeet(right);
+  // The same thing named again is another one where each has a footage of its own.
+  return others.some((term) => !known.has(sayKind(term))) || (hasFeet(left) && hasFeet(right));
 }
 
 /** From a word that denies: a new clause where something was said before it and is denied after it. */

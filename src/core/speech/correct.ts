@@ -5,8 +5,17 @@ import { keptAs, type Understood } from './kept';
 import { readClause, type ReadClause } from './read-clause';
 import { openSheet, readTerms } from './sheet';
 
+const DENIED = /^no[,\s]+(\d+(?:\.\d+)?)\s+(?:ft\s+|feet\s+)?is\s+(.+?)(?:,?\s+not\s+.+)?$/i;
+
+/** "no, 38 is pvc, not abs": a correction of what was logged there. */
+function asCorrection(said: string, { standing }: CalloutContext): string {
+  const [, at = '', is = ''] = DENIED.exec(said.trim()) ?? [];
+  return at !== '' && entriesAt(standing, Number(at)).length > 0 ? `correct ${at} ${is}` : said;
+}
+
 /** "correct 9.5 asbestos cement", "correct 31 to 32.5", "make that 35%", `correct #id …`. */
-export function readCorrection(text: string, context: CalloutContext): Understood | null {
+export function readCorrection(line: string, context: CalloutContext): Understood | null {
+  const text = asCorrection(line, context);
   const sheet = openSheet(text);
   if (!sheet.leads('act', 'correct')) return null;
   const leading = sheet.terms.find(({ senses }) => senses['act'] === 'correct')!;

@@ -88,7 +88,11 @@ function readOnce(clause: Clause): Seen | null {
       const statement = read(clause);
       if (statement) return { statement, doubts: [], sheet: clause.open() };
     }
-    const { terms, isAimed } = maskLandmarks(clause.terms);
+    // What a locate is measured from is told by the locate itself.
+    const isLocate = clause.terms.some(({ senses }) => senses['act'] === 'locate');
+    const { terms, isAimed } = isLocate
+      ? { terms: clause.terms, isAimed: false }
+      : maskLandmarks(clause.terms);
     if (isUnnamed(terms)) return null;
     const seen = readFrames({ ...clause, terms, open: (own = terms) => clause.open(own) }, SEEN);
     if (seen || isAimed) return seen ?? { statement: ASIDE, doubts: [], sheet: clause.open() };

@@ -107,7 +107,8 @@ function sizeAt(tokens: readonly Token[], at: number): Size | null {
       inches?.type === 'number' &&
       inches.value! < 12 &&
       !isSizeOf(tokens, unitAt, value) &&
-      (isInch(tokens, unitAt) || (and === 0 && isTight(tokens, after, unitAt)));
+      (isInch(tokens, unitAt) ||
+        (and === 0 && (isTight(tokens, after, unitAt) || isSpoken(tokens, after, value))));
     if (isInches) {
       const next = isInch(tokens, unitAt) ? unitAt + 1 : unitAt;
       return size('ft', next, value + inches.value! / 12, true);
@@ -132,6 +133,13 @@ function isSizeOf(tokens: readonly Token[], inchAt: number, feet: number): boole
 
 /** Laterals lie no deeper than this, feet. */
 const DEEPEST_FT = 25;
+
+/** "5 foot 2": a depth or a distance with its inches unsaid, where nothing else claims the number. */
+function isSpoken(tokens: readonly Token[], feetAt: number, feet: number): boolean {
+  const next = tokens[feetAt + 2];
+  const isEnd = next === undefined || says(next, [',', ';', 'from', 'off', 'deep', 'down', 'to']);
+  return feet <= DEEPEST_FT && says(tokens[feetAt], ['foot', 'ft', 'feet']) && isEnd;
+}
 
 /** `6'2`: the inches follow the feet mark at once, and nothing else claims them. */
 function isTight(tokens: readonly Token[], feetAt: number, afterInches: number): boolean {

@@ -82,7 +82,13 @@ export const readFeature: Frame = (sheet, context) => {
   const drop = feature === 'drop' ? takeDrop(sheet) : {};
   const certainty = takeCertainty(sheet);
   // "reducer 6 to 4" names two bores: no stretch, and they stay in the words.
-  const isRange = feature === 'reducer' && sheet.amounts().some(({ amount }) => amount.to !== null);
+  const isRange =
+    feature === 'reducer' &&
+    sheet.amounts().some(({ amount }) => amount.to !== null || amount.link === 'to');
+  // "6 inch down to 4": what it is reduced to is no footage.
+  if (isRange)
+    for (const { index, amount } of sheet.amounts())
+      if (amount.to === null && (amount.link === 'to' || amount.unit === 'in')) sheet.claim(index);
   const footage = isRange ? takePoint(sheet, context) : takeFootage(sheet, context);
   return {
     drafts: [

@@ -72,8 +72,17 @@ function endReading(
   };
 }
 
+/** "water stops here": the end of what is open, and not of the run. */
+const endsWhatIsOpen = (sheet: Sheet, { standing, openIds }: CalloutContext): boolean =>
+  sheet.has('closes') &&
+  standing.some(
+    (entry) =>
+      entry.kind === 'defect' && openIds.has(entry.id) && sheet.has('defect', entry.defect),
+  );
+
 /** "not reached, lost push, 12 ft left", "as far as it goes 79.5". */
 const readStopped: Frame = (sheet, context) => {
+  if (endsWhatIsOpen(sheet, context)) return null;
   const reasonAt = sheet.indexOf('end');
   const said = reasonAt < 0 ? null : (sheet.terms[reasonAt]!.senses['end'] as EndReason);
   if (!takeAct(sheet, 'stopped')) {

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import { scoreNarrations } from '../../../../bench/speech/score-narrations';
+import { readCues } from './cues';
+import { hear } from './hear';
+import { splitSentences } from './sentences';
+
+const told = (...sentences: string[]) => hear(sentences.join('\n'));
+const draftsOf = (...sentences: string[]) =>
+  told(...sentences).runs.flatMap(({ entries }) =>
+    entries.map(({ id: _id, sentence: _sentence, note: _note, ...draft }) => draft),
+  );
+
+describe('whole narrations', () => {
+  const scored = scoreNarrations('bench/speech/narrations/seen');
+
+  it('are found in, placed, and say nothing that was not said', () => {
+    const sum = (field: 'wanted' | 'found' | 'placed' | 'placeable') =>
+      scored.reduce((total, one) => total + one[field], 0);
+    expect(scored.length).toBeGreaterThanOrEqual(5);
+    expect(sum('found') / sum('wanted')).toBeGreaterThanOrEqual(0.95);
+    expect(sum('placed') / sum('placeable')).toBeGreaterThanOrEqual(0.95);
+    expect(scored.flatMap(({ falseFacts }) => falseFacts)).toEqual([]);
+  });
+});
+
+describe('subtitles and text', () => {
+  it('are read with their times, whatever the format', () => {
+    expect(readCues('WEBVTT\n\n1\n00:00:01.500 --> 00:00:03.000\n<v A>Roots</v> here.\n')).toEqual([
+      { fromMs: 1500, toMs: 3000, text: 'Roots here.' },
+    ]);
+    expect(readCues('1\r\n00:01:02,250 --> 00:01:04,000\r\nRoots.\r\n')).toEqual([
+      { fromMs: 62_250, toMs: 64_000, text: 'Roots.' },
+    ]);
+    expect(readCues('[01:02] Roots.\nNo time here.')).toEqual([
+      { fromMs: 62_000, toMs: 62_000, text: 'Roots.' },
+      { fromMs: null, toMs: null, text: 'No time here.' },
+    ]);
+  });
+
+  it('are put together where a cue cuts a sentence, and what rolls by twice counts once', () => {
+    const cue = (fromMs: number, text: string) => ({ fromMs, toMs: fromMs + 900, text });
+    expect(
+      splitSentences([
+        cue(0, 'There are roots'),
+        cue(1000, 'at fifty seven feet. No'),
+        cue(2000, 'grease.'),
+      ]).map(({ text }) => text),
+    ).toEqual(['There are roots at fifty seven feet.', 'No grease.']);
+    expect(
+      splitSentences([
+        cue(0, 'okay roots at the joint'),
+        cue(5000, 'roots at the joint at fifty seven'),
+        cue(9000, 'roots at the joint at fifty seven'),
+      ]).map(({ text }) => text),
+    ).toEqual(['okay roots at the joint', 'at fifty seven']);
+  });
+});
+
+describe('what is remembered from sentence to sentence', () => {
+  it('a footage said by itself is where the next thing is, and that of the sentence after it', () => {
+    expect(draftsOf("We're at 57 feet.", 'Roots here.')).toMatchObject([
+      { defect: 'roots', readingFt: 57 },
+    ]);
+    expect(draftsOf('Roots here.', "That's at 57 feet.")).toMatchObject([
+      { defect: 'roots', readingFt: 57 },
+    ]);
+  });
+
+  it('a footage that nobody said stays unknown', () => {
+    expect(draftsOf('Crack at 31.', 'Roots here.')).toMatchObject([
+      { defect: 'crack', readingFt: 31 },
+      { defect: 'roots', readingFt: null },
+    ]);
+  });
+
+  it('"it" is what was said last', () => {
+    expect(draftsOf('Roots at 57.', "It's about forty percent.")).toMatchObject([
+      { defect: 'roots', readingFt: 57, extentRatio: 0.4 },
+    ]);
+  });
+
+  it('the way back begins at the end, or where it is said', () => {
+    expect(draftsOf('Main at 80, I can see it.', 'Roots at 57.').map(({ pass }) => pass)).toEqual([
+      'out',
+      'back',
+    ]);
+    expect(draftsOf('Coming back now.', 'Roots at 57.').map(({ pass }) => pass)).toEqual(['back']);
+  });
+
+  it('another opening is another run', () => {
+    const { runs } = told(
+      "We're going in from the roof vent.",
+      'Roots at 12.',
+      'Now from the cleanout in the yard, looking upstream.',
+      'Crack at 9.',
+    );
+    expect(runs.map(({ access, facing, entries }) => [access, facing, entries.length])).toEqual([
+      ['roof-vent', 'downstream', 1],
+      ['cleanout', 'upstream', 1],
+    ]);
+  });
+});
+
+describe('what is taken back', () => {
+  it('gives way to what is said in its place, and is kept as withdrawn', () => {
+    const { runs } = told('Offset at 22, half inch.', 'No wait, make that a quarter inch.');
+    expect(runs[0]!.entries).toMatchObject([{ defect: 'offset', readingFt: 22, offsetIn: 0.25 }]);
+    expect(runs[0]!.withdrawn).toMatchObject([{ defect: 'offset', offsetIn: 0.5 }]);
+  });
+
+  it.each([
+    ['Concrete from 40.', "That's not concrete after all."],
+    ['Crack at 31.', 'Actually that is not a crack.'],
+    ['Crack at 31.', 'Scratch that.'],
+  ])('%s %s', (said, denied) => {
+    const { runs } = told(said, denied);
+    expect(runs[0]!.entries.filter(({ kind }) => kind !== 'clear')).toEqual([]);
+    expect(runs[0]!.withdrawn).toHaveLength(1);
+  });
+});
+
+describe('a wrap-up', () => {
+  it('logs nothing again, and shows what it says otherwise', () => {
+    const { runs, differences } = told(
+      'Roots at 57.',
+      'So overall there are roots at 57.',
+      'A belly from 20 to 30.',
+      'No roots.',
+    );
+    expect(runs[0]!.entries.map(({ kind }) => kind)).toEqual(['defect']);
+    expect(differences).toEqual([
+      { says: 'A belly from 20 to 30.', logged: null },
+      { says: 'No roots.', logged: 'Roots' },
+    ]);
+  });
+
+  it('may still advise', () => {
+    expect(draftsOf('Roots at 57.', 'Overall they should be cut.')).toMatchObject([
+      { defect: 'roots' },
+      { kind: 'advice', does: 'cut' },
+    ]);
+  });
+});
+
+describe('what is no line of the log', () => {
+  it('is kept as a fact, a refused opening, or words that nothing was made of', () => {
+    const heard = told(
+      'The cleanout by the garage is buried.',
+      'Zeroed at the rim.',
+      'House was built in 1952.',
+      'The dog is barking.',
+    );
+    expect(heard.facts).toMatchObject({
+      property: { yearBuilt: 1952 },
+      accessPoints: [{ kind: 'cleanout', why: 'The cleanout by the garage is buried.' }],
+    });
+    expect(heard.unread.map(({ text }) => text)).toEqual(['The dog is barking.']);
+    expect(heard.runs.flatMap(({ entries }) => entries)).toEqual([]);
+  });
+});
