@@ -1,4 +1,5 @@
-import type { Entry, EntryDraft } from '../model/log/entry';
+import { specOf } from '../catalogue/defects/kinds';
+import type { Entry, EntryDraft, EntryOf } from '../model/log/entry';
 import type { CalloutContext } from './draft';
 import { entriesAt } from './frames/jotting';
 import { keptAs, type Understood } from './kept';
@@ -82,6 +83,27 @@ function readAbout(
   return readClause(whole, readTerms(whole), at);
 }
 
+/** Where a thing is, whatever it is called. */
+const PLACES = ['toReadingFt', 'open', 'lengthFt', 'locus', 'clockFrom', 'clockTo'] as const;
+
+/** What was logged of a thing that is called otherwise now: its place, and the size that the new name has as well. */
+function stillOf(
+  old: EntryOf<'defect'>,
+  { defect }: Pick<EntryOf<'defect'>, 'defect'>,
+): Partial<EntryOf<'defect'>> {
+  const { size } = specOf(defect);
+  const share =
+    size?.share === 'fill'
+      ? (['fillRatio'] as const)
+      : size?.share
+        ? (['extentRatio'] as const)
+        : [];
+  const fields = [...PLACES, ...(size?.inches ? [size.inches] : []), ...share];
+  return Object.fromEntries(
+    fields.flatMap((field) => (old[field] === undefined ? [] : [[field, old[field]]])),
+  );
+}
+
 /** The old entry with what was said laid over it; another kind of thing replaces it whole. */
 function correctionOf(
   old: Entry,
@@ -95,11 +117,13 @@ function correctionOf(
   const sameThing =
     draft!.kind === old.kind &&
     (draft!.kind !== 'defect' || (old.kind === 'defect' && draft.defect === old.defect));
+  const still =
+    !sameThing && draft!.kind === 'defect' && old.kind === 'defect' ? stillOf(old, draft!) : {};
   const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
   const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
   const { open: _open, ...rest } = facts as typeof facts & { open?: boolean };
   return (
-    sameThing ? { ...(isClosed ? rest : facts), ...said, ...base } : { ...said, ...base }
+    sameThing ? { ...(isClosed ? rest : facts), ...said, ...base } : { ...still, ...said, ...base }
   ) as EntryDraft;
 }

@@ -39,14 +39,27 @@ const mayLieAt = ({ drafts }: ReadClause, placed: EntryDraft | undefined) =>
   drafts.length > 0 &&
   !(placed?.kind === 'material' && drafts.some(({ kind }) => kind === 'material'));
 
+/** What the log said last, as a word that names it: "another one at 36". */
+function termOf(standing: CalloutContext['standing']): Term | null {
+  const last = standing.findLast(({ kind }) => kind === 'defect' || kind === 'feature');
+  const senses =
+    last?.kind === 'defect'
+      ? { defect: last.defect }
+      : last?.kind === 'feature'
+        ? { feature: last.feature }
+        : null;
+  return senses && { kind: 'phrase', text: '', senses, amount: null, from: 0, to: 0 };
+}
+
 /** Reads clauses in turn; one without a footage of its own is where the one before it is, else the next. */
 function readParts(text: string, terms: readonly Term[], context: CalloutContext): Part[] {
   const clauses = isExact(terms) ? [terms] : splitClauses(terms);
   const parts: Part[] = [];
   let { counterFt } = context;
   let last: Term | null = null;
+  const before = termOf(context.standing);
   for (const clause of clauses) {
-    const own = withAntecedent(clause, last);
+    const own = withAntecedent(clause, last, before);
     const read = readClause(text, own, { ...context, counterFt });
     parts.push({ terms: own, read });
     last = own.findLast(({ senses }) => senses['defect'] ?? senses['feature']) ?? last;
@@ -139,7 +152,10 @@ function joinFacts(list: readonly ToldFacts[]): ToldFacts {
 function isTrouble(terms: readonly Term[], parts: readonly Part[]): boolean {
   if (parts.some(({ read }) => read !== null)) return false;
   const isOdd = terms.some(
-    ({ senses }) => senses['odd'] !== undefined || senses['result'] === 'backs-up',
+    ({ senses }) =>
+      senses['odd'] !== undefined ||
+      senses['mark'] !== undefined ||
+      senses['result'] === 'backs-up',
   );
   const isNamed = terms.some(({ senses }) => senses['defect'] !== undefined);
   const hasWords = terms.some(

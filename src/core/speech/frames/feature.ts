@@ -37,7 +37,9 @@ function takeServes(sheet: Sheet, feature: FeatureKind): Said {
     ({ senses, text }, at) =>
       sheet.free(at) &&
       senses['serves'] !== undefined &&
-      (!['from', 'to', 'for'].includes(text) || sheet.terms[at + 1]?.kind !== 'amount'),
+      (!['from', 'to', 'for'].includes(text) || sheet.terms[at + 1]?.kind !== 'amount') &&
+      // "coming in from the left": the side, and no room.
+      !sheet.terms.slice(at + 1, at + 3).some((term) => /^(?:left|right)$/.test(term.text)),
   );
   if (named >= 0 && named < sheet.terms.length - 1) {
     const words = sheet.takeWordsAfter(named);

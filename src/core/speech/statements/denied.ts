@@ -6,9 +6,18 @@ import { ASIDE, type Clause, has, spent, type Statement } from './statement';
 /** Heads whose denial is no fact of the log: that a thing is not here does not say what is. */
 const OTHER_HEADS = ['feature', 'material', 'zone', 'surface', 'end', 'unseen', 'water'];
 
+const SUBJECTS: ReadonlySet<string> = new Set(
+  "i we it it's that that's those they he she this i'm we're".split(' '),
+);
+
 /** "no roots", "31 no offset", "nothing 20 to 40": looked for and not there. */
 export function readDenied({ terms, context, open }: Clause): Statement | null {
-  const at = terms.findIndex(({ senses }) => senses['not'] !== undefined);
+  const at = terms.findIndex(
+    ({ senses, text }, index) =>
+      senses['not'] !== undefined &&
+      // "no, I don't …", "no that's …": an answer, and no denial of what follows.
+      !(text === 'no' && SUBJECTS.has(terms[index + 1]?.text ?? '')),
+  );
   if (at < 0) return null;
   const after = terms.slice(at + 1);
   if (
