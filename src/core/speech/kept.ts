@@ -47,7 +47,6 @@ export function keptAs(
     ...NOTHING,
     understood: false,
     kept,
-    missing: kept === 'flag' ? ['a word that Chert knows'] : [],
     drafts: [{ kind: kept, pass, readingFt: counterFt, note: words }],
     rest: words,
   };

@@ -95,6 +95,25 @@ function joinEnds(drafts: readonly EntryDraft[]): EntryDraft[] {
   );
 }
 
+/** "no roots no offset 20 to 40": what was looked for in one breath was looked for over the one stretch that was said. */
+function spreadClears(reads: readonly ReadClause[]): EntryDraft[] {
+  const placed = reads.flatMap(({ drafts, isPlaced }) =>
+    isPlaced ? drafts.filter((draft) => draft.kind === 'clear') : [],
+  );
+  const [only] = placed;
+  return reads.flatMap(({ drafts, isPlaced }) =>
+    drafts.map((draft) =>
+      draft.kind === 'clear' && draft.kinds && !isPlaced && only?.kinds && placed.length === 1
+        ? {
+            ...draft,
+            readingFt: only.readingFt,
+            ...(only.toReadingFt === undefined ? {} : { toReadingFt: only.toReadingFt }),
+          }
+        : draft,
+    ),
+  );
+}
+
 type Clear = Extract<EntryDraft, { kind: 'clear' }>;
 
 /** Both looks in one: a look for anything is a look for each. */
@@ -180,7 +199,7 @@ function readSaid(said: string, text: string, context: CalloutContext): Understo
   const parts = readParts(text, terms, context);
   const reads = parts.flatMap(({ read }) => (read ? [read] : []));
   const facts = joinFacts(reads.flatMap((read) => (read.facts ? [read.facts] : [])));
-  const drafts = sayWhatStopped(joinEnds(joinClears(reads.flatMap((read) => read.drafts))));
+  const drafts = sayWhatStopped(joinEnds(joinClears(spreadClears(reads))));
   const choices = choicesOf(reads);
   const missing = reads.flatMap((read) => read.missing);
   if (drafts.length === 0) {

@@ -26,9 +26,10 @@ function whyNot(draft: EntryDraft, { boreHereIn, liveCounterFt }: CalloutContext
     draft.readingFt !== null &&
     draft.replaces === undefined &&
     Math.abs(draft.readingFt - liveCounterFt) > FAR_FROM_COUNTER_FT;
+  const never = cleanEntry(draft).why.map((why) => `a number that can be, and not ${why}`);
   return [
-    ...cleanEntry(draft).why.map((why) => `a number that can be, and not ${why}`),
-    ...(draft.kind === 'defect'
+    ...never,
+    ...(draft.kind === 'defect' && never.length === 0
       ? impossibleSizes(draft, boreHereIn).map((field) => SIZE_SAYS[field])
       : []),
     ...(isFar

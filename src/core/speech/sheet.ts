@@ -194,7 +194,9 @@ function restOf(text: string, terms: readonly Term[], claimed: ReadonlySet<numbe
   let run: Term[] = [];
   const flush = () => {
     const isIdle = ({ kind, senses, text: said }: Term) =>
-      senses['idle'] !== undefined || (kind === 'mark' && /^[^\p{S}\p{So}]$/u.test(said));
+      senses['idle'] !== undefined ||
+      senses['breaks'] !== undefined ||
+      (kind === 'mark' && /^[^\p{S}\p{So}]$/u.test(said));
     while (run.length > 0 && isIdle(run[0]!)) run.shift();
     while (run.length > 0 && isIdle(run.at(-1)!)) run.pop();
     if (run.length > 0) parts.push(tidy(text.slice(run[0]!.from, run.at(-1)!.to)));

@@ -98,6 +98,18 @@ const firm = fc.constantFrom(
   'main, seen 92.5',
 );
 
+describe('looks in one breath', () => {
+  it.each([
+    'no roots no offset 20 to 40',
+    'no roots 20 to 40 and no offset',
+    '20 to 40 no roots, no offset',
+  ])('%s: are over one stretch', (say) => {
+    expect(logged(say)).toEqual([
+      { kind: 'clear', pass: 'out', readingFt: 20, toReadingFt: 40, kinds: ['roots', 'offset'] },
+    ]);
+  });
+});
+
 describe('what is said beside a thing', () => {
   it('never changes what is logged of it', () => {
     const asides = fc.constantFrom(

@@ -65,7 +65,8 @@ export function Chip({ preview, asked, counterFt, onChoose, line, onTeach }: Pro
         {missing.length > 0 && (
           <span className={styles['missing']} data-asked={asked}>
             {' '}
-            · still wanted: {missing.join(', ')}
+            {parts.length > 0 ? '· still wanted: ' : 'Wanted: '}
+            {missing.join(', ')}
           </span>
         )}
         {understood.rest !== '' && understood.kept === null && (
