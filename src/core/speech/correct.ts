@@ -118,7 +118,7 @@ function correctionOf(
     draft!.kind === old.kind &&
     (draft!.kind !== 'defect' || (old.kind === 'defect' && draft.defect === old.defect));
   const still =
-    !sameThing && draft!.kind === 'defect' && old.kind === 'defect' ? stillOf(old, draft!) : {};
+    !sameThing && draft!.kind === 'defect' && old.kind === 'defect' ? stillOf(old, draft) : {};
   const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
   const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
