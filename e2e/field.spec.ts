@@ -73,7 +73,7 @@ test('the chip says what was understood, graded, and what is missing', async ({ 
   await line.fill('retract 99');
   await line.press('Enter');
   await expect(line).toHaveValue('retract 99');
-  await expect(chip).toContainText('still wanted: a footage at which something is logged');
+  await expect(chip).toContainText('Wanted: a footage at which something is logged');
 });
 
 test('corrections stay visible, retractions can be undone', async ({ page }) => {
