@@ -117,7 +117,7 @@ test('a whole scope typed as people speak ends in the right report', async ({ pa
     'The inspector looked for roots and pipe ends out of line at 17 ft',
   );
   await expect(sheet).toContainText('“clay will need a liner”');
-  await expect(sheet).toContainText('“don’t line this”');
+  await expect(sheet).toContainText("“don't line this”");
   await expect(sheet).toContainText('seller says it was snaked two years ago');
   await page.goto(`/jobs/${id}/site`);
   await expect(page.getByLabel('Year built')).toHaveValue('1961');
