@@ -68,7 +68,7 @@ export function scoreHeldOut(): Scored[] {
     });
     const tooMany = read.drafts.length > want.length ? ['more entries than wanted'] : [];
     const why = [...faults, ...tooMany].join('; ');
-    if (!read.understood) return { say, verdict: why === '' ? 'right' : 'kept', why };
+    if (read.kept !== null) return { say, verdict: why === '' ? 'right' : 'kept', why };
     if (read.choices.length > 0)
       return { say, verdict: 'asked', why: read.choices.map(({ label }) => label).join(' or ') };
     if (why === '') return { say, verdict: 'right', why };

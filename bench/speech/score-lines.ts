@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Entry } from '#core/model/log/entry';
-import type { CalloutContext } from '#core/speech/draft';
+import { type CalloutContext, openIdsOf } from '#core/speech/draft';
 import { readLine } from '#core/speech/read-line';
 
 /** Short names that the corpus writes for fields. */
@@ -93,7 +93,7 @@ function contextOf(words: readonly string[]): CalloutContext {
     pass: set.get('pass') === 'back' ? 'back' : 'out',
     boreHereIn: Number(set.get('bore') ?? 4),
     standing,
-    openIds: new Set(standing.filter((one) => 'open' in one && one.open).map(({ id }) => id)),
+    openIds: openIdsOf(standing),
   };
 }
 

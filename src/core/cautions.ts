@@ -18,7 +18,7 @@ const ALWAYS: readonly Caution[] = [
 
 /** The cautions for one opening: its own first, then those of every opening, each once. */
 export function cautionsFor(access: Pick<AccessPoint, 'kind' | 'zone'>): Caution[] {
-  const own = [accessOf(access.kind).caution, zoneOf(access.zone).caution];
+  const own = [accessOf(access.kind).caution, access.zone && zoneOf(access.zone).caution];
   return [...own.filter((caution) => caution !== undefined), ...ALWAYS];
 }
 

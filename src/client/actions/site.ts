@@ -11,6 +11,7 @@ export function readAccess(access: AccessPoint, { text, number }: TypedFields): 
     dropFt: _drop,
     alongLine: _along,
     trouble: _trouble,
+    zone: _zone,
     ...known
   } = access;
   const bendsDeg = text('bends')
@@ -23,10 +24,10 @@ export function readAccess(access: AccessPoint, { text, number }: TypedFields): 
     diameterIn: number('diameterIn'),
     material: text('material'),
     place: text('place'),
-    zone: text('zone'),
     obstacle: text('obstacle') || null,
     ...(bendsDeg.length > 0 ? { bendsDeg } : {}),
     ...(text('dropFt') === '' ? {} : { dropFt: number('dropFt') }),
+    ...optionalText('zone', text('zone')),
     ...optionalText('trouble', text('trouble')),
     ...optionalText('alongLine', text('along')),
   };

@@ -21,9 +21,18 @@ export function toldDoing(inspection: Inspection, run: Run, facts: ToldFacts): r
   const doing: Doing[] = [];
   if (facts.run) {
     const { entries: _entries, ...setup } = run;
-    const { zero, ...more } = facts.run;
-    const laid = zero === undefined ? {} : { zero: { ...setup.zero, ...zero } };
-    doing.push({ what: 'run', setup: { ...setup, ...more, ...laid } });
+    const { zero, cleanedBefore, ...more } = facts.run;
+    // "it was cleaned" does not undo that somebody knows how.
+    const isKnown = cleanedBefore === 'unknown' && ['cut', 'jetted'].includes(setup.cleanedBefore);
+    doing.push({
+      what: 'run',
+      setup: {
+        ...setup,
+        ...more,
+        ...(cleanedBefore === undefined || isKnown ? {} : { cleanedBefore }),
+        ...(zero === undefined ? {} : { zero: { ...setup.zero, ...zero } }),
+      },
+    });
   }
   const { history, ...house } = facts.property ?? {};
   const property = {

@@ -73,12 +73,12 @@ describe('observations as CSV', () => {
       ok: true,
       value: [
         {
-          understood: true,
+          kept: null,
           drafts: [
             { kind: 'defect', defect: 'roots', readingFt: 30, pass: 'back', extentRatio: 0.2 },
           ],
         },
-        { understood: false, drafts: [{ kind: 'flag', readingFt: 41 }] },
+        { kept: 'flag', drafts: [{ kind: 'flag', readingFt: 41 }] },
       ],
     });
   });

@@ -128,9 +128,9 @@ export type ReadRow = {
   readonly drafts: readonly EntryDraft[];
   readonly id: string | null;
   readonly at: string | null;
-  /** What was understood ("Roots at 57 ft"), or that it is kept as a flag with its words. */
+  /** What was understood ("Roots at 57 ft"), or the words that are kept as they are. */
   readonly says: string;
-  readonly understood: boolean;
+  readonly kept: 'note' | 'flag' | null;
 };
 
 const passOf = (cell: string): Pass | null =>
@@ -211,7 +211,7 @@ export function readObservations(
         id: cell(row, matching.id) || null,
         at: cell(row, matching.at) || null,
         says: drafts.map((draft) => sayEntry(draft).title).join('; '),
-        understood: read?.understood ?? false,
+        kept: read && read.drafts.length > 0 ? read.kept : 'note',
       },
     ];
   });

@@ -2,6 +2,7 @@ import { type Interval, overlaps, unite } from '../base/interval';
 import { TOLERANCES } from '../base/tolerances';
 import type { Material } from '../catalogue/materials/index';
 import { isPipeOf } from '../catalogue/materials/kinds';
+import type { MethodId } from '../catalogue/method-ids';
 import type { Reason } from '../catalogue/severity/grade';
 import type { Lateral } from '../lateral/lateral';
 import type { Segment } from '../lateral/segments';
@@ -20,6 +21,8 @@ export type Stop = {
   readonly id: StopId;
   readonly rule: string;
   readonly text: string;
+  /** Works that it forbids. */
+  readonly forbids: readonly MethodId[];
   readonly lineId: string;
   /** Where it holds; `null`: all along the line. */
   readonly span: Interval | null;
@@ -35,6 +38,13 @@ const TEXTS: Record<StopId, string> = {
   'thin-iron': 'Do not have it scraped or descaled by machine: that finishes thin pipe.',
 };
 
+const FORBIDS: Record<StopId, readonly MethodId[]> = {
+  utility: ['cut', 'jet', 'descale', 'treat-roots', 'patch-liner', 'liner', 'burst'],
+  asbestos: ['cut', 'descale', 'ramp-lip', 'burst'],
+  fiber: ['cut', 'jet', 'descale'],
+  'thin-iron': ['descale'],
+};
+
 /** What may be such a pipe, and nobody could tell: as much a stop, in words that claim no more. */
 const DOUBTFUL: Partial<Record<StopId, string>> = {
   asbestos:
@@ -48,7 +58,16 @@ const stopOf = (
   lineId: string,
   span: Interval | null,
   entryIds: readonly string[],
-): Stop => ({ role: 'stop', id, rule: `${id}-stop`, text: TEXTS[id], lineId, span, entryIds });
+): Stop => ({
+  role: 'stop',
+  id,
+  rule: `${id}-stop`,
+  text: TEXTS[id],
+  forbids: FORBIDS[id],
+  lineId,
+  span,
+  entryIds,
+});
 
 /** Stops over the stretches of a material, called for certain or only thought of: doubt is no reason to cut asbestos. */
 function stopsOfPipe(lateral: Lateral, id: StopId, material: Material): Stop[] {

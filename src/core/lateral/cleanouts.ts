@@ -40,7 +40,7 @@ function fromOutside({ accessPoints }: Inspection, laterals: readonly Lateral[])
         name: `access ${labelOf(access)}`,
         place: access.place,
         diameterIn: access.diameterIn,
-        zone: access.zone,
+        zone: access.zone ?? null,
         lineId: lateral?.lineId ?? null,
         stationFt: axis?.originFt ?? null,
         state: trouble === 'buried' ? 'buried' : access.usable ? 'usable' : 'refused',

@@ -144,7 +144,7 @@ function openingsOf(axes: readonly RunAxis[], accessPoints: readonly AccessPoint
   const startFt = new Map(axes.map((axis) => [axis.run.accessPointId, axis.originFt] as const));
   return accessPoints.flatMap(({ id, zone }) => {
     const stationFt = startFt.get(id);
-    return stationFt === undefined ? [] : [{ stationFt, zone }];
+    return stationFt === undefined || zone === undefined ? [] : [{ stationFt, zone }];
   });
 }
 

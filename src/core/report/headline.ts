@@ -130,7 +130,9 @@ const NAMED_BY_KIND: readonly AccessPoint['kind'][] = ['roof-vent', 'pulled-toil
 /** An access point for the buyer: "the cleanout in the yard". */
 function sayOpening({ kind, zone }: AccessPoint): string {
   const name = `the ${accessOf(kind).buyerName}`;
-  return NAMED_BY_KIND.includes(kind) ? name : `${name} in the ${zoneOf(zone).buyerName}`;
+  return NAMED_BY_KIND.includes(kind) || zone === undefined
+    ? name
+    : `${name} in the ${zoneOf(zone).buyerName}`;
 }
 
 /** Two sentences under the headline: from where to where, and the worst of it. */

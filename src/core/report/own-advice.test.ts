@@ -53,6 +53,18 @@ describe('what the inspector advises', () => {
   });
 });
 
+describe('advice against a work', () => {
+  it('is no difference from what Chert has, where the advice for it would be', () => {
+    const roots: Said = { kind: 'defect', defect: 'roots', readingFt: 27, extentRatio: 0.02 };
+    const codes = (more: Partial<Said>) =>
+      assessmentOf([CLAY, roots, advice({ readingFt: 27, ...more }), MAIN_AT_60]).checks.map(
+        ({ code }) => code,
+      );
+    expect(codes({})).toContain('advice-differs');
+    expect(codes({ not: true })).not.toContain('advice-differs');
+  });
+});
+
 describe('what was looked for and not there', () => {
   const clear = (more: Partial<Said>): Said => ({ kind: 'clear', ...more });
   const told = (...said: Said[]) => composeLookedFor(assessmentOf([CLAY, ...said, MAIN_AT_60]));

@@ -1,29 +1,17 @@
-import { overlaps } from '../base/interval';
 import type { Assessment } from '../judge/assessment';
-import type { StopId } from '../judge/stops';
+import { stopsOver } from '../judge/stops';
 import { type PlacedAdvice, readAdvice } from '../lateral/advice';
 import type { Lateral } from '../lateral/lateral';
 import { sayOnLine } from '../lateral/say-place';
 import type { Block } from './block';
 
-/** Works that a stop forbids: advice to do them is not passed on. */
-const FORBIDDEN: Readonly<Record<StopId, readonly string[]>> = {
-  utility: ['cut', 'jet', 'descale', 'liner', 'patch-liner', 'burst', 'treat-roots'],
-  asbestos: ['cut', 'descale', 'burst', 'ramp-lip'],
-  fiber: ['cut', 'jet', 'descale'],
-  'thin-iron': ['descale'],
-};
-
-function isForbidden({ entry, span }: PlacedAdvice, { stops }: Assessment, line: Lateral): boolean {
-  return (
-    entry.not !== true &&
-    stops.some(
-      (stop) =>
-        stop.lineId === line.lineId &&
-        FORBIDDEN[stop.id].includes(entry.does) &&
-        (stop.span === null || span === null || overlaps(stop.span, span)),
-    )
-  );
+/** Whether a stop forbids what is advised: that is not passed on. */
+function isForbidden({ entry, span }: PlacedAdvice, { stops }: Assessment, { lineId }: Lateral) {
+  const holding = span
+    ? stopsOver(stops, { lineId, span })
+    : stops.filter((stop) => stop.lineId === lineId);
+  const does: readonly string[] = holding.flatMap(({ forbids }) => forbids);
+  return entry.not !== true && does.includes(entry.does);
 }
 
 /** What the inspector advises, in the inspector's own words and where; beside what Chert works out. */

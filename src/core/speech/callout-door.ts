@@ -1,5 +1,5 @@
 import type { Entry, EntryDraft } from '../model/log/entry';
-import type { CalloutContext } from './draft';
+import { type CalloutContext, openIdsOf } from './draft';
 import { readLine } from './read-line';
 import type { ToldFacts } from './statements/statement';
 
@@ -35,22 +35,17 @@ export function answerCallout({
   say,
   counterFt = null,
   pass = 'out',
+  facing,
   boreIn = null,
   standing = [],
 }: CalloutRequest): CalloutAnswer {
-  const closed = new Set(
-    standing.flatMap((entry) => (entry.kind === 'close' ? [entry.closes] : [])),
-  );
   const context: CalloutContext = {
     counterFt,
     pass,
+    ...(facing === undefined ? {} : { facing }),
     boreHereIn: boreIn,
     standing,
-    openIds: new Set(
-      standing
-        .filter((entry) => 'open' in entry && entry.open && !closed.has(entry.id))
-        .map(({ id }) => id),
-    ),
+    openIds: openIdsOf(standing),
   };
   const read = readLine(say, context);
   if (!read) return { entries: [], asks: [], facts: {}, kept: null, rest: '' };

@@ -38,9 +38,17 @@ export const isHead = (term: Term): boolean =>
 /** Whether a term carries nothing. */
 export const isIdle = ({ kind, senses }: Term): boolean =>
   kind === 'mark' ||
-  Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves')
-    ? kind === 'mark' || senses['idle'] !== undefined
-    : false;
+  (senses['idle'] !== undefined &&
+    Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves'));
+
+/** The words of a clause, without what parts it from the one before. */
+export const wordsOf = (text: string, terms: readonly Term[]): string =>
+  terms.length === 0
+    ? ''
+    : text
+        .slice(terms[0]!.from, terms.at(-1)!.to)
+        .replace(/^(?:[\s,;.:-]|and\b|but\b)+|[\s,;:.-]+$/gi, '')
+        .trim();
 
 const isHardBreak = ({ kind, text, senses }: Term) =>
   (kind === 'mark' && [';', '.', '!'].includes(text)) || senses['breaks'] !== undefined;
@@ -93,6 +101,13 @@ function isNextPlace(left: readonly Term[], right: readonly Term[]): boolean {
   return isFootage && isPlaced && left.some((term) => has(term, ['defect', 'feature']));
 }
 
+/** "out of iron and into clay": one change of pipe. */
+const isInto = (heads: readonly Term[], right: readonly Term[]): boolean =>
+  right.some(({ text }) => text === 'into') &&
+  right.some((term) => has(term, ['material'])) &&
+  heads.length === 1 &&
+  has(heads[0]!, ['material']);
+
 /** Whether what comes after a comma, an "and" or a "with" is another thing than what came before it. */
 function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
   if (left.every(isIdle)) return false;
@@ -108,14 +123,15 @@ function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
     hasFeet(right)
   )
     return heads.length > 0;
-  const isEnded = heads.some(({ senses }) => senses['end'] !== undefined);
-  // "main, located": how the end is known.
   if (right.find((term) => !isIdle(term))?.senses['either'] !== undefined) return false;
   if (isNextPlace(left, right)) return true;
+  // "main, located": how the end is known.
+  const isEnded = heads.some(({ senses }) => senses['end'] !== undefined);
   const others = right.filter((term) => isHead(term) && !(isEnded && has(term, ['confirm'])));
   if (others.length === 0) return false;
   const isOpened = left.some((term) => has(term, OPENERS));
   if (heads.length === 0) return isOpened;
+  if (isInto(heads, right)) return false;
   if (heads.some(({ senses }) => senses['material'] !== undefined))
     if (others.every(({ senses }) => senses['joint'] !== undefined)) return false;
   const isBlind = (term: Term) => has(term, ['unseen', 'blind']);
@@ -138,6 +154,35 @@ const isInstead = (left: readonly Term[], rest: readonly Term[]): boolean =>
   ['just', 'only'].includes(rest[0]!.text) &&
   left.some((term) => has(term, ['not'])) &&
   rest.some((term) => isHead(term) || has(term, ['defect']));
+
+const QUALITIES = [
+  'locus',
+  'hour',
+  'mark',
+  'degree',
+  'certainty',
+  'direction',
+  'long',
+  'depth',
+  'share',
+];
+
+/** "roots at 57; 40%": a size or a place round the pipe alone is of what was said before it. */
+function withSizes(clauses: readonly Term[][]): Term[][] {
+  const isQuality = (term: Term) =>
+    isIdle(term) ||
+    has(term, ['breaks']) ||
+    (term.amount !== null && term.amount.unit !== null && term.amount.unit !== 'ft') ||
+    (has(term, QUALITIES) && !isHead(term) && !has(term, OPENERS));
+  return clauses.reduce<Term[][]>((joined, clause) => {
+    const isSize =
+      clause.some((term) => !isIdle(term) && !has(term, ['breaks'])) && clause.every(isQuality);
+    const last = joined.at(-1);
+    if (isSize && last?.some(isHead)) joined[joined.length - 1] = [...last, ...clause];
+    else joined.push(clause);
+    return joined;
+  }, []);
+}
 
 /** Splits what was said in one breath into what it says one after the other. */
 export function splitClauses(terms: readonly Term[]): Term[][] {
@@ -163,7 +208,8 @@ export function splitClauses(terms: readonly Term[]): Term[][] {
       isInstead(left, rest);
     if (isBreak) flush();
     left.push(term);
+    if (term.text === '?') flush();
   });
   flush();
-  return clauses.filter((clause) => !clause.every(isIdle) || clauses.length === 1);
+  return withSizes(clauses).filter((clause, _, all) => !clause.every(isIdle) || all.length === 1);
 }

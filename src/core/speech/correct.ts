@@ -104,6 +104,14 @@ function stillOf(
   );
 }
 
+const hasEnd = (old: Entry) => 'toReadingFt' in old;
+
+/** A stretch whose end is known stays closed. */
+function withoutOpen(draft: EntryDraft): EntryDraft {
+  const { open: _open, ...rest } = draft as EntryDraft & { open?: boolean };
+  return rest;
+}
+
 /** The old entry with what was said laid over it; another kind of thing replaces it whole. */
 function correctionOf(
   old: Entry,
@@ -120,7 +128,8 @@ function correctionOf(
   const still =
     !sameThing && draft!.kind === 'defect' && old.kind === 'defect' ? stillOf(old, draft) : {};
   const side = sameThing && 'side' in old && !saysSide ? { side: old.side } : {};
-  const said = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
+  const whole = { ...draft!, readingFt: draft!.readingFt ?? old.readingFt, ...side };
+  const said = sameThing && hasEnd(old) ? withoutOpen(whole) : whole;
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
   const { open: _open, ...rest } = facts as typeof facts & { open?: boolean };
   return (

@@ -1,4 +1,4 @@
-import type { Pass } from '../catalogue/vocabulary';
+import type { Facing, Pass } from '../catalogue/vocabulary';
 import type { Entry, EntryDraft } from '../model/log/entry';
 
 /** One of an inspector's own words for a thing, and what it stands for in Chert's words. */
@@ -13,6 +13,8 @@ export type CalloutContext = {
   /** The reading to which the counter was set at the start; absent: 0. */
   readonly zeroFt?: number;
   readonly pass: Pass;
+  /** Which way the camera looks; absent: not known. */
+  readonly facing?: Facing;
   /** Bore of the pipe at the counter, inches; `null` when not known. */
   readonly boreHereIn: number | null;
   /** Standing entries of the run, oldest first. */
@@ -21,6 +23,18 @@ export type CalloutContext = {
   readonly openIds: ReadonlySet<string>;
   readonly ownWords?: readonly OwnWord[];
 };
+
+/** Stretches of a standing log that nobody has given their other end, by id. */
+export function openIdsOf(standing: readonly Entry[]): ReadonlySet<string> {
+  const closed = new Set(
+    standing.flatMap((entry) => (entry.kind === 'close' ? [entry.closes] : [])),
+  );
+  return new Set(
+    standing
+      .filter((entry) => 'open' in entry && entry.open && !closed.has(entry.id))
+      .map(({ id }) => id),
+  );
+}
 
 /** What a frame made of a call-out. */
 export type Reading = {

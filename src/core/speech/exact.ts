@@ -22,6 +22,10 @@ export function withExact(draft: EntryDraft, sheet: Sheet): EntryDraft {
       laid.delete(text);
       continue;
     }
+    if (LIST_FIELDS.includes(field)) {
+      laid.set(field, text.split(','));
+      continue;
+    }
     const isText = TEXT_FIELDS.includes(field);
     const value = isText ? text : readValue(text);
     if (POSITION.includes(field))
@@ -30,6 +34,9 @@ export function withExact(draft: EntryDraft, sheet: Sheet): EntryDraft {
   }
   return Object.fromEntries(laid) as EntryDraft;
 }
+
+/** Fields that hold several kinds, parted by commas. */
+export const LIST_FIELDS: readonly string[] = ['kinds', 'candidates'];
 
 /** Fields that hold words even when these look like a number. */
 const TEXT_FIELDS = [

@@ -9,9 +9,7 @@ export type Understood = {
   readonly missing: readonly string[];
   /** Where the words allow more than one reading: all of them, the likeliest first. Else empty. */
   readonly choices: readonly OtherReading[];
-  /** `false` when nothing was said for the log: the words are kept as they are. */
-  readonly understood: boolean;
-  /** How such words are kept; `null` where something was understood. */
+  /** How words are kept that say nothing for the log; `null` where something was understood. */
   readonly kept: 'note' | 'flag' | null;
   /** What is known of the run, the job or the house by being told. */
   readonly facts: ToldFacts;
@@ -25,7 +23,6 @@ const NOTHING: Understood = {
   drafts: [],
   missing: [],
   choices: [],
-  understood: true,
   kept: null,
   facts: {},
   isRefused: false,
@@ -45,7 +42,6 @@ export function keptAs(
   const words = said.trim();
   return {
     ...NOTHING,
-    understood: false,
     kept,
     drafts: [{ kind: kept, pass, readingFt: counterFt, note: words }],
     rest: words,

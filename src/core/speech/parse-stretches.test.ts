@@ -136,7 +136,7 @@ describe('corrections', () => {
 
   it('keeps as a flag a correction of nothing', () => {
     expect(parseCallout('correct 88 clay', calloutContext({ standing: log }))).toMatchObject({
-      understood: false,
+      kept: 'flag',
       drafts: [{ kind: 'flag', readingFt: 88 }],
     });
   });

@@ -144,7 +144,7 @@ describe('parseCallout', () => {
       sizeWord: 'light',
     });
     const lost = parseCallout('wobbly thingummy', calloutContext())!;
-    expect(lost.understood).toBe(false);
+    expect(lost.kept).toBe('flag');
     expect(lost.drafts).toEqual([
       { kind: 'flag', pass: 'out', readingFt: 20, note: 'wobbly thingummy' },
     ]);

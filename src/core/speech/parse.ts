@@ -1,7 +1,7 @@
 import { hasTrait } from '../catalogue/defects/kinds';
 import type { EntryDraft } from '../model/log/entry';
 import { MOST } from '../model/log/possible';
-import { splitClauses } from './clauses';
+import { splitClauses, wordsOf } from './clauses';
 import { readCorrection } from './correct';
 import type { CalloutContext, OtherReading } from './draft';
 import { withExact } from './exact';
@@ -11,7 +11,7 @@ import { withOwnWords } from './own-words';
 import { isExact, readClause, type ReadClause } from './read-clause';
 import { openSheet, readTerms } from './sheet';
 import { withAntecedent } from './statements/again';
-import type { ToldFacts } from './statements/statement';
+import { joinFacts, type ToldFacts } from './statements/statement';
 import type { Term } from './terms';
 
 export type { Understood } from './kept';
@@ -49,6 +49,26 @@ function termOf(standing: CalloutContext['standing']): Term | null {
         ? { feature: last.feature }
         : null;
   return senses && { kind: 'phrase', text: '', senses, amount: null, from: 0, to: 0 };
+}
+
+/** "belly from 40 to 46, should be dug up": advice that says no place is over the thing it was said of. */
+function spreadAdvice(parts: readonly Part[]): Part[] {
+  return parts.map((part, at) => {
+    const about = parts
+      .slice(0, at)
+      .findLast(({ read }) => read?.drafts.some(({ kind }) => kind !== 'advice'))
+      ?.read?.drafts.at(-1);
+    const { read } = part;
+    const isLong = about !== undefined && 'toReadingFt' in about;
+    if (!read || read.isPlaced || !isLong) return part;
+    const { readingFt, toReadingFt } = about;
+    const drafts = read.drafts.map((draft) =>
+      draft.kind === 'advice' && draft.readingFt !== null
+        ? { ...draft, readingFt, toReadingFt }
+        : draft,
+    );
+    return { ...part, read: { ...read, drafts } };
+  });
 }
 
 /** Reads clauses in turn; one without a footage of its own is where the one before it is, else the next. */
@@ -148,25 +168,6 @@ function sayWhatStopped(drafts: readonly EntryDraft[]): EntryDraft[] {
   );
 }
 
-const sliceOf = (text: string, terms: readonly Term[]): string =>
-  terms.length === 0
-    ? ''
-    : text
-        .slice(terms[0]!.from, terms.at(-1)!.to)
-        .replace(/^(?:[\s,;.:-]|and\b|but\b)+|[\s,;:.-]+$/gi, '')
-        .trim();
-
-function joinFacts(list: readonly ToldFacts[]): ToldFacts {
-  return list.reduce<ToldFacts>(
-    (joined, { run, property }) => ({
-      ...joined,
-      ...(run ? { run: { ...joined.run, ...run } } : {}),
-      ...(property ? { property: { ...joined.property, ...property } } : {}),
-    }),
-    {},
-  );
-}
-
 /** A thing that nobody has a word for, or a trouble, is asked about again: a flag. Else it is a remark: a note. */
 function isTrouble(terms: readonly Term[], parts: readonly Part[]): boolean {
   if (parts.some(({ read }) => read !== null)) return false;
@@ -194,24 +195,44 @@ function isTrouble(terms: readonly Term[], parts: readonly Part[]): boolean {
   return isNamed || isOdd || isUnknown || (hasWords && hasFootage && words.length <= 4);
 }
 
+/** What is logged while a run is set up, before anything is seen. */
+const BEFORE: readonly EntryDraft['kind'][] = [
+  'setup',
+  'material',
+  'zone',
+  'note',
+  'photo',
+  'surface',
+];
+
+/** "no water running" before anything else is about how the run began. */
+const waterAtStart = (drafts: readonly EntryDraft[], { standing }: CalloutContext): ToldFacts[] =>
+  standing.every(({ kind }) => BEFORE.includes(kind)) &&
+  drafts.some((draft) => draft.kind === 'water' && draft.state === 'none')
+    ? [{ run: { waterAtStart: 'none' } }]
+    : [];
+
 function readSaid(said: string, text: string, context: CalloutContext): Understood {
   const terms = readTerms(text);
-  const parts = readParts(text, terms, context);
+  const parts = spreadAdvice(readParts(text, terms, context));
   const reads = parts.flatMap(({ read }) => (read ? [read] : []));
-  const facts = joinFacts(reads.flatMap((read) => (read.facts ? [read.facts] : [])));
   const drafts = sayWhatStopped(joinEnds(joinClears(spreadClears(reads))));
+  const facts = joinFacts([
+    ...reads.flatMap((read) => (read.facts ? [read.facts] : [])),
+    ...waterAtStart(drafts, context),
+  ]);
   const choices = choicesOf(reads);
   const missing = reads.flatMap((read) => read.missing);
   if (drafts.length === 0) {
     const isTold = Object.keys(facts).length > 0;
-    const wants = missing.length > 0 && reads.every(({ mode }) => mode !== 'aside');
+    const wants = missing.length > 0 && reads.every(({ isAside }) => !isAside);
     if (wants) return { ...keptAs(null), missing, facts };
     if (isTold) return { ...keptAs(null), facts };
     return keptAs(isTrouble(terms, parts) ? 'flag' : 'note', said, context);
   }
   const rest = parts
     .filter(({ read }) => read === null || (read.drafts.length === 0 && !read.facts))
-    .map((part) => sliceOf(text, part.terms))
+    .map((part) => wordsOf(text, part.terms))
     .filter((words) => /[\p{L}\d]/u.test(words));
   return {
     ...keptAs(null),

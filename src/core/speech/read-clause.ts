@@ -1,4 +1,5 @@
 import type { EntryDraft } from '../model/log/entry';
+import { wordsOf } from './clauses';
 import type { CalloutContext, OtherReading } from './draft';
 import { withExact } from './exact';
 import type { Frame } from './frames/frame';
@@ -32,7 +33,7 @@ function readFrames(clause: Clause, frames: readonly Frame[]): Seen | null {
     const sheet = clause.open();
     const reading = frame(sheet, clause.context);
     if (!reading) continue;
-    const statement = { ...reading, isPlaced: sheet.isPlaced(), mode: 'seen' } as const;
+    const statement = { ...reading, isPlaced: sheet.isPlaced() };
     return { statement, doubts: sheet.doubts(), sheet };
   }
   return null;
@@ -51,8 +52,15 @@ function isPlan({ terms }: Clause): boolean {
 
 const readPlan = (clause: Clause): Statement | null => (isPlan(clause) ? ASIDE : null);
 
+/** "is that a root?": asked, and not answered. "roots 30?" is seen, and doubted. */
+const ASKS =
+  /\b(?:is|are|was|were|could|would|can|do|does|did|what|where|which|how|what's|whats|where's|wheres) (?:that|this|it|those|these|there|you|we|i|he|she|they|the|a)\b/i;
+const readQuestion = ({ words, terms }: Clause): Statement | null =>
+  terms.at(-1)?.text === '?' && ASKS.test(words) ? ASIDE : null;
+
 /** How a clause may be meant, before it is read for what it names. */
 const MEANT: readonly ((clause: Clause) => Statement | null)[] = [
+  readQuestion,
   readZeroed,
   readHouse,
   readAdvised,
@@ -122,6 +130,7 @@ export function readClause(
 ): ReadClause | null {
   const clauseOf = (settled?: Settled): Clause => ({
     text,
+    words: wordsOf(text, terms),
     terms,
     context,
     open: (own = terms) => openSheet(text, settled, own),

@@ -3,9 +3,12 @@ import type { SizeField } from '../catalogue/vocabulary';
 import { cleanEntry } from '../model/job/sane';
 import type { EntryDraft } from '../model/log/entry';
 import { impossibleSizes, MOST } from '../model/log/possible';
+import { isIdle } from './clauses';
 import type { CalloutContext, OtherReading } from './draft';
-import type { Understood } from './kept';
+import { keptAs, type Understood } from './kept';
 import { parseCallout } from './parse';
+import { readTerms } from './sheet';
+import type { Term } from './terms';
 
 const SIZE_SAYS: Record<SizeField, string> = {
   depthIn: 'a depth that the pipe has room for',
@@ -90,12 +93,68 @@ function askWhatHomeReads(
   return { ...read, drafts: [], choices: [{ label, drafts: [{ ...home, readingFt: zeroFt }] }] };
 }
 
+/** A size is of what was logged so near, feet. */
+const NEAR_FT = 5;
+
+/** "2 in deep", "40%": a size and nothing that it is the size of. */
+function isSizeAlone(said: string): boolean {
+  const terms = readTerms(said);
+  const sizes = terms.filter(({ amount }) => amount?.unit === 'in' || amount?.unit === '%');
+  const isSaid = (term: Term) => sizes.includes(term) || isIdle(term) || 'depth' in term.senses;
+  return sizes.length === 1 && terms.every(isSaid);
+}
+
+/** A size alone is of the defect that was logged last, where that is near; else it is asked what has it. */
+function readSizeAlone(said: string, context: CalloutContext): Understood | null {
+  if (!isSizeAlone(said)) return null;
+  const last = context.standing.at(-1);
+  const isNear =
+    last?.kind === 'defect' &&
+    (last.readingFt === null ||
+      context.counterFt === null ||
+      context.openIds.has(last.id) ||
+      Math.abs((last.toReadingFt ?? last.readingFt) - context.counterFt) <= NEAR_FT);
+  const read = isNear ? parseCallout(`correct #${last.id} ${said}`, context) : null;
+  if (read?.drafts.length) return read;
+  return { ...keptAs(null), missing: [`what is ${said.trim()}`] };
+}
+
+/** "to 36 1/4": a footage with its fraction, or 36 ft and a quarter of an inch. */
+function readFractionAsInches(said: string, context: CalloutContext): OtherReading[] {
+  const inches = said.replace(
+    /\b(to|at) (\d+)[ -](\d\/\d{1,2})(?!\s*(?:ft|feet|foot|in\b|inch|['"′″\d]))/i,
+    '$1 $2 ft, $3 in',
+  );
+  if (inches === said) return [];
+  const drafts = parseCallout(inches, context)?.drafts ?? [];
+  const isSized = drafts.some(
+    (draft) => draft.kind === 'defect' && INCHES.some((field) => draft[field] !== undefined),
+  );
+  const [, whole = '', part = ''] = /(?:to|at) (\d+) ft, (\d\/\d{1,2}) in/i.exec(inches) ?? [];
+  return isSized ? [{ label: `${whole} ft, and ${part} in`, drafts }] : [];
+}
+
+/** Where a fraction may be of a foot or of an inch, both are offered and neither is guessed. */
+function askAboutFraction(read: Understood, said: string, context: CalloutContext): Understood {
+  if (read.drafts.length === 0 || read.choices.length > 0) return read;
+  const others = readFractionAsInches(said, context);
+  const ft = read.drafts.map((draft) =>
+    'toReadingFt' in draft ? draft.toReadingFt : draft.readingFt,
+  );
+  const label = `${ft.findLast((one) => one !== null) ?? ''} ft`;
+  return others.length === 0
+    ? read
+    : { ...read, choices: [{ label, drafts: read.drafts }, ...others] };
+}
+
 /**
  * Reads the line of a screen: as `parseCallout` does, but what cannot be is asked about and logs nothing.
  *
  * @returns `null` for an empty line; no drafts, and what is wanted instead, where a number cannot be.
  */
 export function readLine(said: string, context: CalloutContext): Understood | null {
-  const read = parseCallout(said, context);
-  return read && askWhatHomeReads(askIfImpossible(read, context), said, context);
+  const read = readSizeAlone(said, context) ?? parseCallout(said, context);
+  if (!read) return null;
+  const asked = askAboutFraction(read, said, context);
+  return askWhatHomeReads(askIfImpossible(asked, context), said, context);
 }

@@ -4,6 +4,7 @@ import type { EndReason, Pass } from '../catalogue/vocabulary';
 import { zoneOf } from '../catalogue/zones';
 import type { Entry, EntryDraft, EntryOf } from '../model/log/entry';
 import type { CalloutContext } from './draft';
+import { LIST_FIELDS } from './exact';
 import { formSayingsOf } from './lexicon/defects';
 import { parseCallout } from './parse';
 
@@ -197,6 +198,7 @@ function sayExactly(wanted: Record<string, unknown>, got: Record<string, unknown
     const value = wanted[field];
     if (JSON.stringify(value) === JSON.stringify(got[field])) return [];
     if (value === undefined) return [`without=${field}`];
+    if (LIST_FIELDS.includes(field)) return [`${field}=${(value as string[]).join(',')}`];
     if (typeof value === 'string') return [`${field}=${quote(value)}`];
     const isPlain = typeof value === 'number' || typeof value === 'boolean';
     return isPlain ? [`${field}=${value.toString()}`] : [];

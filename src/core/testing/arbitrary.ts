@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { DEFECTS } from '../catalogue/defects/index';
 import { FEATURES } from '../catalogue/features/index';
 import { MATERIALS } from '../catalogue/materials/index';
+import { METHOD_IDS } from '../catalogue/method-ids';
 import {
   AIDS,
   CERTAINTIES,
@@ -11,6 +12,7 @@ import {
   LOCI,
   PASSES,
   SIDES,
+  SIZE_WORDS,
   UNSEEN_CAUSES,
   WATER_STATES,
 } from '../catalogue/vocabulary';
@@ -149,6 +151,24 @@ export const anyEntry: fc.Arbitrary<Record<string, unknown>> = fc
         offsetFt: maybe(feet),
       }),
       fc.record({ kind: fc.constant('note'), note: words }),
+      fc.record({
+        kind: fc.constant('clear'),
+        toReadingFt: maybe(feet),
+        kinds: maybe(fc.uniqueArray(of(DEFECTS), { minLength: 1, maxLength: 3 })),
+      }),
+      fc.record({
+        kind: fc.constant('advice'),
+        text: words,
+        does: of([...METHOD_IDS, 'monitor', 'other']),
+        not: maybe(fc.constant(true)),
+        toReadingFt: maybe(feet),
+      }),
+      fc.record({
+        kind: fc.constant('defect'),
+        defect: fc.constant('unidentified'),
+        candidates: fc.uniqueArray(of(DEFECTS), { minLength: 2, maxLength: 3 }),
+        sizeWord: maybe(of(SIZE_WORDS)),
+      }),
     ),
     of(PASSES),
     fc.option(feet),

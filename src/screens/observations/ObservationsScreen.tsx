@@ -161,16 +161,16 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
                   </tr>
                 </thead>
                 <tbody>
-                  {rows.slice(0, 200).map(({ line, text, says, understood, id, drafts }) => (
-                    <tr key={line} data-doubt={!understood || undefined}>
+                  {rows.slice(0, 200).map(({ line, text, says, kept, id }) => (
+                    <tr key={line} data-doubt={kept !== null || undefined}>
                       <td>{line}</td>
                       <td>{text}</td>
                       <td>
                         {id !== null && known.has(id)
                           ? 'already in the log'
-                          : understood
+                          : kept === null
                             ? says
-                            : `not understood: kept as a ${drafts[0]?.kind === 'note' ? 'note' : 'flag'} with its words`}
+                            : `not understood: kept as a ${kept} with its words`}
                       </td>
                     </tr>
                   ))}

@@ -33,6 +33,8 @@ type Props = {
   /** What was told of the run, the job or the house. */
   readonly onTold: (facts: ToldFacts) => void;
   readonly onTeach: (says: string, means: string) => void;
+  /** Why a word that was taught does not stand in Settings. */
+  readonly notTaught: string | null;
   /** Shows the next view of the middle. */
   readonly onView: () => void;
 };
@@ -56,6 +58,7 @@ export function CalloutLine(props: Props) {
     onPlace,
     onAppend,
     onTold,
+    notTaught,
     onTeach,
     onView,
   } = props;
@@ -80,7 +83,9 @@ export function CalloutLine(props: Props) {
     if (line.startsWith('correct ')) input.current?.focus();
   }, [line]);
 
-  const append = (drafts: readonly EntryDraft[], text: string) => {
+  /** Logs what was understood, and takes along what was told with it. */
+  const append = (drafts: readonly EntryDraft[], text: string, { facts }: Understood) => {
+    if (Object.keys(facts).length > 0) onTold(facts);
     onAppend(drafts);
     setLast(text);
     onLine('');
@@ -98,7 +103,7 @@ export function CalloutLine(props: Props) {
     const [likeliest] = understood.choices;
     if (likeliest) {
       // Never guessed: the keys stay on the line, and Enter again takes the first reading.
-      if (asked) append(likeliest.drafts, text);
+      if (asked) append(likeliest.drafts, text, understood);
       else ask(understood);
       return;
     }
@@ -108,8 +113,7 @@ export function CalloutLine(props: Props) {
       ask(understood);
       return;
     }
-    if (Object.keys(understood.facts).length > 0) onTold(understood.facts);
-    append(drafts, text);
+    append(drafts, text, understood);
   };
   const flag = () => log(`flag ${line}`);
   const step = (byFt: number) =>
@@ -119,7 +123,7 @@ export function CalloutLine(props: Props) {
     const fine = event.shiftKey ? 0.1 : 1;
     const isEmpty = line.trim() === '';
     const choice = event.altKey ? preview?.understood.choices[Number(event.key) - 1] : undefined;
-    if (choice) append(choice.drafts, line);
+    if (choice && preview) append(choice.drafts, line, preview.understood);
     else if (isGeared && /^Page(Up|Down)$/.test(event.key)) return;
     else if (event.key === 'PageUp') step(fine);
     else if (event.key === 'PageDown') step(-fine);
@@ -149,7 +153,7 @@ export function CalloutLine(props: Props) {
           preview={preview}
           asked={asked}
           counterFt={counterFt}
-          onChoose={(drafts) => append(drafts, line)}
+          onChoose={(drafts) => preview && append(drafts, line, preview.understood)}
           line={line}
           onTeach={(says, means) => {
             onTeach(says, means);
@@ -188,6 +192,7 @@ export function CalloutLine(props: Props) {
             Log <CornerDownLeft size={18} aria-hidden="true" />
           </button>
         </Form>
+        {notTaught && <p role="alert">{notTaught}</p>}
         <WordButtons line={line} onLine={onLine} />
         {help && <KeyHelp isGeared={isGeared} />}
       </div>

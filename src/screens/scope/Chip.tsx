@@ -46,7 +46,7 @@ export function Chip({ preview, asked, counterFt, onChoose, line, onTeach }: Pro
     <div
       id="chip"
       className={styles['chip']}
-      data-state={understood.understood ? 'understood' : 'kept'}
+      data-state={understood.kept === null ? 'understood' : 'kept'}
       data-severity={finding?.severity}
       aria-live="polite"
     >

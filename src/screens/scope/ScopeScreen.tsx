@@ -71,7 +71,7 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
   };
   const [selected, setSelected] = useState<number | null>(null);
   const [line, setLine] = useState('');
-  const { ownWords, teach } = useOwnWords(preferences.ownWords);
+  const { ownWords, teach, trouble: notTaught } = useOwnWords(preferences.ownWords);
   const scope = useScope(
     inspection,
     run,
@@ -274,7 +274,8 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
               isGeared={rig.memory !== null}
               onPlace={field.setPlace}
               onAppend={append}
-              onTeach={teach}
+              onTeach={(says, means) => void teach(says, means)}
+              notTaught={notTaught}
               onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
               onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
             />

@@ -1,15 +1,21 @@
 import { useState } from 'react';
 import { taught } from '#client/actions/teach';
-import { sendJson } from '#client/api';
+import { sayNotDone, sendJson } from '#client/api';
 import type { OwnWord } from '#core/speech/draft';
 
 /** The inspector's own words: a new one counts at once on this page, and is sent to stand in Settings. */
 export function useOwnWords(stored: readonly OwnWord[]) {
   const [ownWords, setOwnWords] = useState(stored);
-  const teach = (says: string, means: string) => {
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const teach = async (says: string, means: string) => {
     const next = taught(ownWords, says, means);
     setOwnWords(next);
-    void sendJson('PATCH', '/api/preferences', { ownWords: next });
+    const sent = await sendJson('PATCH', '/api/preferences', { ownWords: next });
+    setTrouble(
+      sent.state === 'ok'
+        ? null
+        : `“${says}” is known on this page only: ${sayNotDone(sent)} Add it in Settings later.`,
+    );
   };
-  return { ownWords, teach };
+  return { ownWords, teach, trouble };
 }

@@ -73,6 +73,7 @@ export function useScope(
         liveCounterFt: isLive ? counterFt : null,
         zeroFt: run?.zero.readingFt ?? 0,
         pass,
+        ...(run ? { facing: run.facing } : {}),
         boreHereIn: here?.diameterIn ?? null,
         standing,
         openIds: new Set(open.map(({ id }) => id)),

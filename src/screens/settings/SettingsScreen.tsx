@@ -46,7 +46,7 @@ function sayReading(means: string): string {
     openIds: new Set(),
   });
   if (!read) return '';
-  return read.understood
+  return read.kept === null
     ? `read as: ${sayEntry(read.drafts[0]!).title}`
     : 'Chert does not know this one';
 }

@@ -72,7 +72,12 @@ export function AccessForm({ access, onAccess, onCancel }: Props) {
             value={access.diameterIn}
             mode="decimal"
           />
-          <Select name={at('zone')} label="Lies in" options={ZONES} value={access.zone} />
+          <Select
+            name={at('zone')}
+            label="Lies in"
+            options={access.zone === undefined ? [['', 'Not said'], ...ZONES] : ZONES}
+            value={access.zone ?? ''}
+          />
           <Select
             name={at('along')}
             label="On the line"

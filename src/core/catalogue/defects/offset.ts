@@ -19,7 +19,7 @@ export const offset: DefectSpec = {
     plural: 'pipe ends out of line',
     isMany: true,
   },
-  said: 'offset|offsets|offset joint|joint offset|misaligned [joint]|misalignment|displaced joint|joint displaced|out of line|dropped joint|joint dropped',
+  said: 'offset|ofs|offsets|offset joint|joint offset|misaligned [joint]|misalignment|displaced joint|joint displaced|out of line|dropped joint|joint dropped',
   size: { inches: 'offsetIn', isHeight: true, leaves: 'height' },
   wants: 'how many inches',
   forms,

@@ -39,7 +39,8 @@ export const adviceDiffers: Check = {
     context.laterals.flatMap((lateral) =>
       readAdvice(lateral).flatMap(({ axis, entry, span }) => {
         const asks = ASKS[entry.does];
-        if (asks === undefined || span === null) return [];
+        // What is advised against asks for nothing that Chert could differ from.
+        if (asks === undefined || span === null || entry.not) return [];
         return context.findings
           .filter(
             (finding) =>

@@ -12,7 +12,7 @@ export const accessPointSchema = Joi.object({
   diameterIn: length().greater(0).max(120).required(),
   material: oneOf(MATERIALS).required(),
   place: line().required(),
-  zone: oneOf(ZONES).required(),
+  zone: oneOf(ZONES),
   usable: flag().required(),
   obstacle: line(1000).allow(null).required(),
   trouble: oneOf(TROUBLES),

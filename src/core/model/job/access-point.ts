@@ -16,7 +16,8 @@ export type AccessPoint = {
   readonly diameterIn: number;
   readonly material: Material;
   readonly place: string;
-  readonly zone: Zone;
+  /** Where it lies; absent: nobody said. */
+  readonly zone?: Zone;
   readonly usable: boolean;
   /** What is in the way; with `usable: false`, why it was refused. */
   readonly obstacle: string | null;

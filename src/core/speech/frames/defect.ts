@@ -3,6 +3,7 @@ import type { DefectKind } from '../../catalogue/defects/index';
 import { hasTrait, specOf } from '../../catalogue/defects/kinds';
 import type { Certainty, Locus, SizeWord } from '../../catalogue/vocabulary';
 import type { EntryOf } from '../../model/log/entry';
+import { WEAK } from '../clauses';
 import type { CalloutContext, Reading } from '../draft';
 import { formSayingsOf } from '../lexicon/defects';
 import { spellOut } from '../lexicon/phrases';
@@ -13,9 +14,6 @@ import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './fr
 import { takeSizes } from './size';
 
 type Said = Partial<EntryOf<'defect'>>;
-
-/** Said beside another thing, these only say more about it. */
-const WEAK: readonly string[] = ['something', 'water', 'lip', 'rust', 'leak', 'pool', 'waste'];
 
 /** Claims what is wrong: the first thing said, a weak word only when nothing else is there. */
 function takeKind(sheet: Sheet): DefectKind | null {

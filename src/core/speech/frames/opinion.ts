@@ -1,7 +1,7 @@
 import type { DefectKind } from '../../catalogue/defects/index';
 import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './frame';
 
-/** "clear to here", "clear 10 to 40", "no roots 10 to 40": looked at and found free of trouble. */
+/** "clear 10 to 40", "clear roots 10 to 40": looked at and found free of trouble, with the place said. */
 export const readClear: Frame = (sheet, context) => {
   if (!sheet.leads('act', 'clear')) return null;
   const isPlaced = sheet.amounts().length > 0 || sheet.has('noFootage') || sheet.has('defect');
@@ -33,19 +33,18 @@ export const readClear: Frame = (sheet, context) => {
 /** `advise "line it from 27 to 66" 27 to 66 does=liner`: the inspector's own recommendation. */
 export const readAdvice: Frame = (sheet, context) => {
   if (!sheet.leads('act', 'advise')) return null;
-  if (!sheet.terms.some(({ kind }) => kind === 'quote')) return null;
   const at = sheet.terms.findIndex(({ senses }) => senses['act'] === 'advise');
+  // Said in plain words it is read as such.
+  if (sheet.terms[at + 1]?.kind !== 'quote') return null;
   sheet.take('act');
   const base = takeBase(sheet, context);
-  const quoted = sheet.terms[at + 1]?.kind === 'quote' ? sheet.takeWordsAfter(at) : null;
+  const text = sheet.takeWordsAfter(at) ?? '';
   const footage = takeFootage(sheet, context, true);
-  const rest = quoted === null ? sheet.rest() : '';
-  const text = quoted ?? rest;
   return {
     drafts: [
       {
         kind: 'advice',
-        ...(quoted === null ? base : withRest(sheet, base)),
+        ...withRest(sheet, base),
         readingFt: footage.readingFt,
         ...(footage.toFt === null ? {} : { toReadingFt: footage.toFt }),
         does: 'other',

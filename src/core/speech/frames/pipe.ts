@@ -12,8 +12,11 @@ import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './fr
  * The side of a boundary that the words are about: as said, else the pipe that the camera comes into:
  * beyond it on the way out, toward the access on the way back.
  */
-function takeSide(sheet: Sheet, pass: 'out' | 'back'): Side {
+function takeSide(sheet: Sheet, pass: 'out' | 'back', { facing }: CalloutContext): Side {
   const said = sheet.take('side') as Side | null;
+  // "on the upstream side": ahead of a camera that looks upstream.
+  const stream = facing === undefined ? null : sheet.take('stream');
+  if (said === null && stream !== null) return stream === facing ? 'far' : 'near';
   return said ?? (pass === 'out' ? 'far' : 'near');
 }
 
@@ -82,7 +85,7 @@ export const readMaterial: Frame = (sheet, context) => {
   const isLined = material !== 'liner' && sheet.take('lined') !== null;
   // "iron ends here" is about what has been passed.
   const isPassed = sheet.has('closes') && !sheet.has('side');
-  const ahead = takeSide(sheet, base.pass);
+  const ahead = takeSide(sheet, base.pass, context);
   const side = isPassed ? (ahead === 'far' ? 'near' : 'far') : ahead;
   const joint = takeJoint(sheet);
   const certainty = takeCertainty(sheet);
@@ -119,7 +122,7 @@ export const readZone: Frame = (sheet, context) => {
   // "the house ends here" is about what has been passed.
   const ends = sheet.has('closes') && !sheet.has('side');
   const passed: Side = base.pass === 'out' ? 'near' : 'far';
-  const side = ends ? passed : takeSide(sheet, base.pass);
+  const side = ends ? passed : takeSide(sheet, base.pass, context);
   const { link } = sheet.amounts()[0]?.amount ?? { link: null };
   const footage = takeFootage(sheet, context);
   const untilHere = link === 'to' && footage.closes;

@@ -98,8 +98,12 @@ function takeFixture(sheet: Sheet): string | null {
     return sheet.text.slice(sheet.terms[index]!.from, sheet.terms[index]!.to).toLowerCase();
   }
   const first = sheet.terms.findIndex(
-    ({ senses, kind }, at) =>
-      sheet.free(at) && kind !== 'mark' && kind !== 'amount' && senses['idle'] === undefined,
+    ({ senses, kind, text }, at) =>
+      sheet.free(at) &&
+      kind !== 'mark' &&
+      kind !== 'amount' &&
+      !['once', 'twice', 'again'].includes(text) &&
+      senses['idle'] === undefined,
   );
   return first < 0 ? null : sheet.takeWordsAfter(first - 1);
 }

@@ -5,7 +5,7 @@ import type { Run } from '../../model/job/run';
 import type { Entry } from '../../model/log/entry';
 import type { Heard, HeardEntry, HeardRun } from './heard';
 
-/** An opening of the usual size, until somebody says otherwise. */
+/** A file needs a size: the usual one, and the place says that nobody said it. */
 const USUAL_IN = 4;
 
 const accessOf = (
@@ -19,8 +19,7 @@ const accessOf = (
   kind,
   diameterIn: USUAL_IN,
   material: 'unknown',
-  place,
-  zone: 'yard',
+  place: `${place}, size not said`,
   usable: obstacle === null,
   obstacle,
 });

@@ -2,18 +2,18 @@ import type { Pass } from '../../catalogue/vocabulary';
 import type { EntryDraft } from '../../model/log/entry';
 import type { Understood } from '../kept';
 import { readLine } from '../read-line';
-import type { ToldFacts } from '../statements/statement';
+import { joinFacts, type ToldFacts } from '../statements/statement';
 import { footageAlone } from './alone';
 import { readCues } from './cues';
 import { compareWithDraft } from './differences';
 import type { Difference, Heard, RefusedOpening } from './heard';
-import { beginsRun, comesFrom, facingIn, refusesOpening } from './openings';
+import { beginsRun, comesFrom, facingIn, isGivenUp, refusesOpening, saysSame } from './openings';
 import { RunDraft } from './run-draft';
 import { type Sentence, splitSentences } from './sentences';
 
 /** From here on everything is said again. */
 const WRAPS_UP =
-  /\b(?:overall|in summary|to (?:summarize|sum up|recap|wrap up)|all in all|bottom line|in conclusion|so what we(?:'ve| have)? (?:got|have|found|saw)|final thoughts|that's about it|to go over)\b/i;
+  /\b(?:overall|in summary|to (?:summarize|sum (?:(?:it|this|that|things|everything) )?up|recap|wrap (?:(?:it|this|things) )?up)|all in all|bottom line|in conclusion|so what we(?:'ve| have)? (?:got|have|found|saw)|final thoughts|that's about it|to go over)\b/i;
 const TURNS_BACK =
   /\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|pulling out|retrieving)\b/i;
 const GOES_OUT = /\b(?:on the way out|going back (?:out|in)|pushing (?:back )?out)\b/i;
@@ -86,6 +86,7 @@ class Listener {
     const isBegun = this.beginRun(sentence);
     if (TURNS_BACK.test(sentence.text)) this.memory.pass = 'back';
     if (GOES_OUT.test(sentence.text)) this.memory.pass = 'out';
+    if (isGivenUp(sentence.text)) this.memory.run.isGivenUp = true;
     if (this.addsToLast(sentence)) return;
     const text = sentence.text.replace(TAKES_BACK, '') || sentence.text;
     const isTakenBack = text !== sentence.text && this.memory.run.entries.length > 0;
@@ -127,7 +128,8 @@ class Listener {
   /** "now from the roof": another push, and what is said from here on is about it. */
   private beginRun(sentence: Sentence): boolean {
     const isFirst = this.memory.run.opening === null && this.memory.run.entries.length === 0;
-    const opening = beginsRun(sentence) ?? (isFirst ? comesFrom(sentence) : null);
+    const named = beginsRun(sentence) ?? (isFirst ? comesFrom(sentence) : null);
+    const opening = named && saysSame(sentence.text) ? (this.memory.run.opening ?? named) : named;
     const facing = facingIn(sentence.text);
     const { run } = this.memory;
     if (!opening) {
@@ -170,13 +172,10 @@ class Listener {
 
   private keepFacts({ run, property }: ToldFacts): void {
     if (run) this.memory.run.facts = { ...this.memory.run.facts, ...run };
-    if (!property) return;
-    const history = [...(this.property?.history ?? []), ...(property.history ?? [])];
-    this.property = {
-      ...this.property,
-      ...property,
-      ...(history.length > 0 ? { history } : {}),
-    };
+    this.property = joinFacts([
+      this.property ? { property: this.property } : {},
+      property ? { property } : {},
+    ]).property;
   }
 
   private keep(
@@ -195,8 +194,10 @@ class Listener {
       this.memory.count += 1;
       const id = `h${this.memory.count}`;
       const isUnplaced = unplaced.has(at) && old === undefined;
-      const placed = isUnplaced ? placeAt(draft, aheadFt) : draft;
-      if (run.isSaidAgain(placed)) return;
+      const placed = isUnplaced
+        ? (run.placeAdvice(draft, text) ?? placeAt(draft, aheadFt))
+        : (run.placeAdvice(draft, text) ?? draft);
+      if (run.isSaidAgain(placed, text)) return;
       const named = run.settleCandidate(placed);
       if (isTakenBack && old === undefined) run.withdrawAlike(placed);
       const kept = named === null ? placed : { ...placed, readingFt: named };

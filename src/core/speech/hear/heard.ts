@@ -13,7 +13,7 @@ export type HeardRun = {
   readonly access: AccessKind | null;
   readonly accessWords: string;
   readonly facing: Facing;
-  readonly zero?: Pick<Run['zero'], 'at' | 'readingFt'>;
+  readonly zero?: NonNullable<NonNullable<ToldFacts['run']>['zero']>;
   readonly cleanedBefore?: Run['cleanedBefore'];
   readonly waterAtStart?: NonNullable<Run['waterAtStart']>;
   readonly outcome?: NonNullable<Run['outcome']>;

@@ -36,6 +36,10 @@ export function openingIn(text: string): Opening | null {
   return { kind, words: words.replace(/\s+(?:and|but|so|because|then)\b.*$/i, '').trim() };
 }
 
+/** Whether the opening is the one that was just used: "now from the same cleanout". */
+export const saysSame = (text: string): boolean =>
+  /\bsame (?:[\w-]+ )?(?:clean ?out|access|opening|hole|spot|place|riser|vent|one)\b/i.test(text);
+
 /** The opening from which a sentence begins a run. */
 export function beginsRun({ text }: Sentence): Opening | null {
   return BEGINS.test(text) && !REFUSED.test(text) ? openingIn(text) : null;
@@ -52,6 +56,10 @@ export function refusesOpening({ text }: Sentence): (Opening & { readonly why: s
   const opening = REFUSED.test(text) ? openingIn(text) : null;
   return opening && { ...opening, why: text };
 }
+
+/** Whether a run was given up, by what is said of it. */
+export const isGivenUp = (text: string): boolean =>
+  /\b(?:abandon(?:ed|ing)?|giv(?:e|ing) up|gave up|calling (?:this|it) off)\b/i.test(text);
 
 /** Which way the camera looks, where a sentence says so. */
 export function facingIn(text: string): Facing | null {

@@ -1,7 +1,7 @@
 import type { Facing, Pass } from '../../catalogue/vocabulary';
 import type { EntryDraft } from '../../model/log/entry';
 import { isIdle } from '../clauses';
-import type { CalloutContext } from '../draft';
+import { type CalloutContext, openIdsOf } from '../draft';
 import { readLine } from '../read-line';
 import { readTerms } from '../sheet';
 import type { ToldFacts } from '../statements/statement';
@@ -14,11 +14,17 @@ const SAME_PLACE_FT = 0.5;
 const PRONOUN =
   /^(?:and |so |yeah |okay |ok )*(?:it|you can|i can|and you can|it's|its|that|that's|thats|this|they|they're|those|looks like it's|i'd call (?:it|that)|i'd say|call it|make it|about|maybe)\b/i;
 
+/** Said of what was spoken of last. */
+const POINTS_BACK = /\b(?:that|this|it|those|these|them|there|here)\b/i;
+/** Said of one more of the same. */
+const ANOTHER = /\b(?:another|more|again|also|second|next|too)\b/i;
+
 /** One push of the camera while it is being told: what stands, and what was taken back. */
 export class RunDraft {
   entries: HeardEntry[] = [];
   readonly withdrawn: HeardEntry[] = [];
   facts: NonNullable<ToldFacts['run']> = {};
+  isGivenUp = false;
 
   constructor(
     public opening: Opening | null,
@@ -30,11 +36,14 @@ export class RunDraft {
       ...entry,
       at: '2026-01-01T00:00:00Z',
     }));
-    const closed = new Set(standing.flatMap((one) => (one.kind === 'close' ? [one.closes] : [])));
-    const openIds = standing
-      .filter((one) => 'open' in one && one.open && !closed.has(one.id))
-      .map(({ id }) => id);
-    return { counterFt, pass, boreHereIn: this.boreIn(), standing, openIds: new Set(openIds) };
+    return {
+      counterFt,
+      pass,
+      facing: this.facing,
+      boreHereIn: this.boreIn(),
+      standing,
+      openIds: openIdsOf(standing),
+    };
   }
 
   boreIn(): number | null {
@@ -57,14 +66,55 @@ export class RunDraft {
     return last.readingFt;
   }
 
+  /** "I would dig that up": advice about what was just said is where that is. */
+  placeAdvice(draft: EntryDraft, text: string): EntryDraft | null {
+    const last = this.entries.at(-1);
+    const isAbout = draft.kind === 'advice' && POINTS_BACK.test(text) && !/\d/.test(text);
+    if (!isAbout || last?.kind !== 'defect' || last.readingFt === null) return null;
+    const to = last.toReadingFt === undefined ? {} : { toReadingFt: last.toReadingFt };
+    return { ...draft, readingFt: last.readingFt, ...to };
+  }
+
+  /** "looks like six inch clay" right after the clay was called: its size, and no other pipe. */
+  private isSamePipe(draft: EntryDraft): boolean {
+    const last = this.entries.findLast((entry) => entry.kind === 'material');
+    const isSame =
+      draft.kind === 'material' &&
+      last?.kind === 'material' &&
+      last.material === draft.material &&
+      last.side === draft.side &&
+      last.pass === draft.pass &&
+      (draft.readingFt === null || draft.readingFt === last.readingFt);
+    if (!isSame) return false;
+    const size = draft.diameterIn === undefined ? {} : { diameterIn: draft.diameterIn };
+    this.entries = this.entries.map((entry) =>
+      entry.id === last.id ? { ...last, ...size } : entry,
+    );
+    return true;
+  }
+
+  /** "broken pipe. Pieces missing.": more words on what was just said. */
+  private isMoreOfLast(draft: EntryDraft, text: string): boolean {
+    const last = this.entries.at(-1);
+    return (
+      draft.kind === 'defect' &&
+      draft.readingFt === null &&
+      last?.kind === 'defect' &&
+      last.defect === draft.defect &&
+      !ANOTHER.test(text)
+    );
+  }
+
   /** The same thing at the same place, with nothing new to it. */
-  isSaidAgain(draft: EntryDraft): boolean {
-    if (draft.kind !== 'defect' || draft.readingFt === null || draft.replaces !== undefined)
-      return false;
+  isSaidAgain(draft: EntryDraft, text: string): boolean {
+    if (this.isSamePipe(draft)) return true;
+    if (draft.kind !== 'defect' || draft.replaces !== undefined) return false;
     const isSized = ['extentRatio', 'fillRatio', 'depthIn', 'offsetIn', 'gapIn', 'lipIn'].some(
       (field) => field in draft,
     );
+    if (!isSized && !('sizeWord' in draft) && this.isMoreOfLast(draft, text)) return true;
     return (
+      draft.readingFt !== null &&
       !isSized &&
       draft.toReadingFt === undefined &&
       this.entries.some(
@@ -161,6 +211,7 @@ export class RunDraft {
       accessWords: this.opening?.words ?? '',
       facing: this.facing,
       ...this.facts,
+      ...(this.isGivenUp ? { outcome: 'abandoned' as const } : {}),
       entries: this.entries,
       withdrawn: this.withdrawn,
     };

@@ -13,7 +13,7 @@ export const OPERATOR_SAYINGS = {
   intended:
     '{run|turn on|start|pour|put} {some|more|a little} water|{tell|ask} {them|him|her|somebody|someone|the owner|the agent}|{pull|pulling} back|back {up|it up}|push {forward|on|ahead}|go {back|forward}|come back|{coming|heading|head|headed|going} [on] [back] home|turn {it|that|volume|light|lights|camera|head|sound|around} [up|down|on|off|around]|lets|let {me|us|her|him|it}|gonna|{im|i am|we are|hes|shes|theyre} {going to|gonna|about to|trying to}|going to|about to|trying to|try to|try and|want to|wanna|{can|could|would|will} you|please|go ahead [and]|hold {on|up|it}|hang on|wait|give {me|it} [a]|i {need to|have to|got to|gotta|want to|will|must|should}|we {need to|have to|got to|gotta|will|should|might}|ill|gotta|{make|making} sure|see {if|whether|how|where}|check {if|whether|for|on}|in case|remember to|remind me|dont forget|as soon as|until we|when we|once we|before we|{dont|do not} {flush|run|turn|use|touch|move|push|pull|open|stop|drop|hit}|keep {going|pushing|coming|it running}|bring {her|him|it} [back]|not going to be able to|stand by',
   /** It was so once, or was done once. */
-  past: '{used to|would have} be|used to|last {time|year|month|week|night|spring|summer|fall|autumn|winter|inspection|scope|visit|fall}|{year|years|month|months|week|weeks|day|days} {ago|back|before}|ago|previously|back in|in the past|[earlier] this {morning|week|spring|summer|year}|earlier today|yesterday|{seller|owner|homeowner|agent|tenant|realtor|neighbor|they|he|she|client|buyer} {says|said|told [me|us]|mentioned|reports|reported|claims|claimed}|{i|we} {was|were} told|according to|{they|seller|owner|he|she|somebody|someone|previous owner} {had|have|did|got|has} [it|them|this|that|the line|the roots]|before we {got|came|arrived|started}|right before {we|i|you} {got|came|started|arrived}|recently|supposedly',
+  past: '{used to|would have} be|[my|our|the] {last|previous|other} {job|house|one|place}|used to|last {time|year|month|week|night|spring|summer|fall|autumn|winter|inspection|scope|visit|fall}|{year|years|month|months|week|weeks|day|days} {ago|back|before}|ago|previously|back in|in the past|[earlier] this {morning|week|spring|summer|year}|earlier today|yesterday|{seller|owner|homeowner|agent|tenant|realtor|neighbor|they|he|she|client|buyer} {says|said|told [me|us]|mentioned|reports|reported|claims|claimed}|{i|we} {was|were} told|according to|{they|seller|owner|he|she|somebody|someone|previous owner} {had|have|did|got|has} [it|them|this|that|the line|the roots]|before we {got|came|arrived|started}|right before {we|i|you} {got|came|started|arrived}|recently|supposedly',
   /** Past when something was done, and else no more than a verb. */
   was: 'already|been|was|were|got|had been|has been|have been|had it|had them|had the line|had',
   /** The thing named is on the way to, and not here. */
@@ -21,12 +21,12 @@ export const OPERATOR_SAYINGS = {
     '[i] {dont|do not|didnt|did not} {think|believe} [{its|thats|that is|it is|those are|theres|there is|this is|there are|that}]|{worried|concerned|curious|asking|asked|asks|wondering|nervous|talking|talked|complaining|complained|afraid} [about|of]|[on [my|our|the]] way to|toward|towards|{heading|headed|going|moving|pushing|working} {toward|towards|to|for|on to|out to|on toward}|on to|making my way [to]|{looking|look|searching|hunting|checking|check|watching} for|{almost|nearly|not quite|just about} {to|at|there|out}|{couldnt|could not|cant|cannot|can not|didnt|did not|unable to|never} {find|locate|reach|get to|make it to}|{have not|havent} {found|reached|gotten to|got to|hit|seen|made it to}|{getting|coming|closing} {close|near|closer|in|up} {to|on|toward}|approaching|en route to|{close|next|adjacent} to|short of|{few|couple} [more] feet {from|to|before}|where is|wheres|any sign of',
   /** Says where: the thing named is only a landmark. */
   beside:
-    '[just|right|a little|a bit|little] {past|before|after|beyond|upstream of|downstream of|ahead of|behind|this side of|short of}|{feet|foot|ft|inches} {past|before|after|upstream of|downstream of|from}|next to|between the|near the|close by',
+    '[just|right|a little|a bit|little] {past|before|after|beyond|upstream of|downstream of|ahead of|behind|this side of|short of}|{feet|foot|ft|inches} {past|before|after|upstream of|downstream of|from}|next to|between the|near the|close by|by the|beside the|behind the|in front of|at the edge of|along the',
   /** It was looked at and found good. */
-  good: '[pretty|real|really|very|all|nice and|still] {good|great|clean|sound|perfect|spotless|beautiful|solid|clear|nice}|{looks|look|looking|looked|is|its|all|everythings|everything is|everything looks} [pretty|real|really|very|so far|nice and|nice|all] {good|great|clean|fine|sound|perfect|spotless|beautiful|solid|clear|nice|okay}|[in] {good|great|fine|excellent|decent|nice} {shape|condition|order}|like new|nothing wrong|no {issues|problems|defects|trouble|damage|concerns|complaints|worries} [at all]|{issue|trouble|problem|defect} free|all clear|nothing to {worry about|report|note|see}',
+  good: '[pretty|real|really|very|all|nice and|still] {good|great|clean|sound|perfect|spotless|beautiful|solid|clear|nice}|{looks|look|looking|looked|is|its|all|everythings|everything is|everything looks} [pretty|real|really|very|so far|nice and|nice|all] {good|great|clean|fine|sound|perfect|spotless|beautiful|solid|clear|nice|okay}|[in] {good|great|fine|excellent|decent|nice} {shape|condition|order}|like new|[{looks|look|is}] brand new|nothing wrong|no {issues|problems|defects|trouble|damage|concerns|complaints|worries} [at all]|{joint|joints} [is|are] {fine|okay|ok}|{issue|trouble|problem|defect} free|all clear|nothing to {worry about|report|note|see}',
   /** Water goes through as it should. */
   flows:
-    '[waters] {draining|drains|flowing|flows|moving|running|runs} [really|real|pretty|very|along] {well|good|great|freely|nicely|right by|right through|right past|right along|straight through|fine|along nicely}|{water|waters} {goes|went|runs|ran|flows|moves|is going|is running|is flowing|is moving|moving|flowing|going} {right|straight|on} {by|through|past|down|out}|water {goes|moves|flows} {by|through}|{good|great|nice|strong|steady} flow|flow is {good|great|strong|fine}|{drains|draining} {out|away} {well|good|fine|nicely|right away}',
+    '[waters] {draining|drains|flowing|flows|moving|running|runs} [really|real|pretty|very|along] {well|good|great|freely|nicely|right by|right through|right past|right along|straight through|fine|along nicely}|{water|waters} {goes|went|runs|ran|flows|moves|is going|is running|is flowing|is moving|moving|flowing|going} {right|straight|on} {by|through|past|down|out}|water {goes|moves|flows} {by|through}|{good|great|nice|strong|steady} flow|flow is {good|great|strong|fine}|{drains|draining} {out|away} {well|good|fine|nicely|right away}|{drains|drained|draining} {right|straight} {out|through|down|away}|{it|that|water} [all] went {by|through|right by|right through|right down|straight through}',
   /** Anything at all, in a denial. */
   anything:
     'anything|issue|issues|problem|problems|defect|defects|damage|trouble|concern|concerns|thing wrong|anything wrong|blockage|blockages|restriction|restrictions|obstruction|obstructions',
@@ -38,7 +38,7 @@ export const OPERATOR_SAYINGS = {
   either: 'or|either|whether|or maybe|or else|or it could be|versus',
   /** Where the counter was set. */
   zeroed:
-    '{zeroed|zeroing|set zero|zero set|counter [is] set {to|at} zero|set to zero|counter to zero|zero on the counter|counter zeroed|zeroed [it] out|zeroed the counter|counter is zero|counter at zero|footage zeroed|reset the counter}',
+    '{zeroed|zeroing|set zero|zero set|counter [is] set {to|at} zero|set to zero|counter to zero|zero on the counter|{footage|counter|reading} [is] zero|counter zeroed|zeroed [it] out|zeroed the counter|counter is zero|counter at zero|footage zeroed|reset the counter}',
   /** Something that nobody has a word for. */
   odd: 'weird|odd|strange|funny|funky|{sticking|hanging|poking|coming|jutting} {out|down|up|in|through}|some kind [of]|some sort [of]|kind of thing|thing|object|bulge|bump',
 } as const satisfies Sayings;
@@ -70,7 +70,7 @@ export const DOES_SAYINGS: Sayings<MethodId | 'monitor' | 'other'> = {
     '{keep eye on|keeping eye on|keep watching|keep checking|monitor|monitored|monitoring|keep eye on|keeping eye on|watch|watched|keep watching|keep checking|checked {every|each} year}',
   'treat-roots':
     '{treat|treated|treatment|foam|foamed|foaming|root killer|herbicide|root treatment|chemically treated}',
-  cut: '{cut|cutting|cuts|root cut|cut out|cut back|snake|snaked|snaking|auger|augered|rooter|rootered|root cutting|cable|cabled|cabling|rodded|rodding}',
+  cut: '{cut|{run|running} cutter|run cable|cutting|cuts|root cut|cut out|cut back|snake|snaked|snaking|auger|augered|rooter|rootered|root cutting|cable|cabled|cabling|rodded|rodding}',
   jet: '{jet|jetted|jetting|jets|hydro jet|hydrojet|hydro jetted|hydrojetted|hydro jetting|water jetted|clean|cleaned|cleaning|cleaned out|clean out|clean it out|cleared|flushed out}',
   descale:
     '{descale|descaled|descaling|de scale|de scaled|chain knock|chain knocked|milled|scale removed}',
@@ -82,7 +82,7 @@ export const DOES_SAYINGS: Sayings<MethodId | 'monitor' | 'other'> = {
   'raise-riser':
     '{raise|raised|raising|bring up to grade|brought up to grade|bring it up to grade|extend [it] up}',
   cleanout:
-    '{install cleanout|add cleanout|put in cleanout|new cleanout|cleanout {installed|added|put in}|cleanout|clean out}',
+    '{install cleanout|add cleanout|put in cleanout|put cleanout in|new cleanout|cleanout {installed|added|put in}|cleanout|clean out}',
   dig: '{dig|dug|digging|dig up|dug up|dig it up|dig here|excavate|excavated|excavating|excavation|replace|replaced|replacing|replacement|spot repair|spot repaired|open trench|new pipe}',
   other:
     '{repair|repaired|repairing|repairs|fix|fixed|fixing|address|addressed|work|attention|taken care of|corrected|dealt with|sealed|seal|capped|cap}',
@@ -91,7 +91,7 @@ export const DOES_SAYINGS: Sayings<MethodId | 'monitor' | 'other'> = {
 /** How somebody is told that something ought to be done about it. */
 export const ADVISED_SAYINGS: Sayings<'recommends' | 'ought' | 'would' | 'against'> = {
   against:
-    '{wouldnt|would not|shouldnt|should not|neednt|need not} [be|have|get]|i {would not|wouldnt|do not|dont} {recommend|suggest|advise}|{do not|dont|doesnt|does not} {need|want} [to [be]]|no need {for|to} [be]|{advise|recommend} against|not worth',
+    '{nobody|no one} should [be]|{wouldnt|would not|shouldnt|should not|neednt|need not} [be|have|get]|i {would not|wouldnt|do not|dont} {recommend|suggest|advise}|{do not|dont|doesnt|does not} {need|want} [to [be]]|no need {for|to} [be]|{dont|do not} bother [with]|{advise|recommend} against|not worth',
   recommends:
     '[i|id|would|we] {recommend|suggest|advise} [having|getting|that]|i am going to recommend|im {recommending|suggesting}|recommendation is|my advice [is]|{keep|keeping} eye on|keep {watching|checking}',
   ought:

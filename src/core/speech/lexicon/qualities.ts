@@ -4,7 +4,8 @@ import type { Sayings } from './phrases';
 export const LOCUS_SAYINGS: Sayings<Locus> = {
   barrel:
     '{in|through|from|of} {barrel|pipe wall}|barrel|mid pipe|middle of pipe|through wall|no joint {there|here}|not at joint|between joints',
-  joint: '{at|in|from|through|of} {joint|joints|every joint|this joint|hub|bell}|joint|joints|hub',
+  joint:
+    '{at|in|from|through|of} {joint|joints|every joint|this joint|hub|bell}|joint|joints|hub|jt|jts',
   tap: '{at|around|in} {tap|connection|tee|wye|branch}',
   transition:
     '{at|in} {transition|change|change of pipe|coupling|material change|pipe change}|transition',
@@ -35,6 +36,12 @@ export const CERTAINTY_SAYINGS: Sayings = {
 export const SIDE_SAYINGS: Sayings = {
   near: 'near|near side|this side|toward {me|us|access|house}|behind me|before {this|here}|up to here|until here|back from here|back toward {me|us|access}',
   far: 'far|far side|beyond|from here|from here on|onward|onwards|past here|ahead|past this|other side|starts here|begins here',
+};
+
+/** The side of a boundary by the way the water goes; which that is follows from where the camera looks. */
+export const STREAM_SAYINGS: Sayings = {
+  upstream: 'upstream [side [of {this|here|it}]]|upstream of {this|here}',
+  downstream: 'downstream [side [of {this|here|it}]]|downstream of {this|here}',
 };
 
 /** Where round the bore, by name; left and right as the lens sees them. */
@@ -96,5 +103,5 @@ export const GRAMMAR_SAYINGS: Sayings = {
   height: 'high|tall|up|wide|thick|in size|across|open',
   aside: 'off|off {line|center}|away|to side|to left|to right|left|right',
   from: 'from|off|off of|from the',
-  idle: 'a|an|the|at|{at|by|near|to} house|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|can|nothing but|hello|hi|hey|thanks|thank you|sorry|bye|yes|cool|wow|oh|hmm|sure|called|call|do|does|for sure|footage|mark|spot|place|side of',
+  idle: 'a|an|[{at|to|in|on|from|around|by}] {back|front|side|rear|outside} of {house|home|building|property}|the|at|{at|by|near|to} house|of|is|it|its|and|with|here|ft|feet|foot|in|on|we|i|have|there|are|some|to|about|around|now|see|seen|got|by|x|reading|oclock|ok|okay|so|um|uh|well|right here|just|coming|up|maybe about|that|this|ive|weve|theres|thats|im|been|was|were|or|as|be|has|you|then|through|roughly|approximately|approx|call it|say|little|bit|bit of|out|going|goes|pipe|line|into|over|down|onto|from|until|pretty|really|very|quite|kind of|sort of|yeah|yep|man|alright|all right|looks|here is|heres|youve|hes|shes|where|like|right {there|at|on|near|by|over|around|about|around here|about here|about there|in here}|this one|that one|over here|in here|through here|up here|down here|around here|at this point|at this spot|any|these|those|them|they|which|too|also|even|still|got some|getting|show|shows|showing|can|nothing but|hello|hi|hey|thanks|thank you|sorry|bye|yes|cool|wow|oh|hmm|sure|called|call|do|does|for sure|footage|mark|spot|place|side of',
 };

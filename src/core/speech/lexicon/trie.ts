@@ -15,6 +15,7 @@ import {
   MARK_SAYINGS,
   PASS_SAYINGS,
   SIDE_SAYINGS,
+  STREAM_SAYINGS,
   TURN_SAYINGS,
 } from './qualities';
 import {
@@ -56,6 +57,7 @@ const TABLES: Readonly<Record<string, Sayings>> = {
   mark: MARK_SAYINGS,
   certainty: CERTAINTY_SAYINGS,
   side: SIDE_SAYINGS,
+  stream: STREAM_SAYINGS,
   hour: HOUR_SAYINGS,
   joint: JOINT_SAYINGS,
   direction: CRACK_DIRECTION_SAYINGS,
@@ -111,6 +113,28 @@ export const LEXICON: Node = (() => {
 /** Something found in the lexicon: what it can mean and the token after it. */
 export type Found = { readonly senses: Senses; readonly next: number };
 
+/** Said within a phrase without changing it: "the water's just kind of sitting". */
+const HEDGES: readonly (readonly string[])[] = [
+  ['just'],
+  ['kinda'],
+  ['basically'],
+  ['actually'],
+  ['honestly'],
+  ['like'],
+  ['kind', 'of'],
+  ['sort', 'of'],
+  ['pretty', 'much'],
+];
+
+/** How many tokens of a hedge begin at a place; 0 for none. */
+const hedgeAt = (tokens: readonly Token[], at: number): number =>
+  HEDGES.find((words) =>
+    words.every((word, index) => {
+      const token = tokens[at + index];
+      return token?.type === 'word' && token.text === word;
+    }),
+  )?.length ?? 0;
+
 /** The longest phrase of the lexicon that begins at a token; `null` when none does. */
 export function findPhrase(tokens: readonly Token[], at: number): Found | null {
   let node: Node | undefined = LEXICON;
@@ -119,7 +143,13 @@ export function findPhrase(tokens: readonly Token[], at: number): Found | null {
     const token = tokens[cursor]!;
     if (token.type === 'quote' || token.type === 'handle' || token.type === 'pair') break;
     if (cursor > at && isArticle(token)) continue;
-    node = node.next.get(keyOf(token));
+    const next: Node | undefined = node.next.get(keyOf(token));
+    const hedge = next || cursor === at ? 0 : hedgeAt(tokens, cursor);
+    if (hedge > 0) {
+      cursor += hedge - 1;
+      continue;
+    }
+    node = next;
     if (!node) break;
     if (node.senses) found = { senses: node.senses, next: cursor + 1 };
   }

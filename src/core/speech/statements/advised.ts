@@ -2,11 +2,9 @@ import { isIdle } from '../clauses';
 import { takeBase, takeFootage } from '../frames/frame';
 import { ASIDE, type Clause, has, masked, type Statement } from './statement';
 
-const tidy = (text: string) => text.trim().replace(/^[\s,;.:-]+|[\s,;.:-]+$/g, '');
-
 /** Words by which somebody is told to do it: "line it", "dig here". */
 const VERBS: ReadonlySet<string> = new Set(
-  'line dig jet patch descale replace cut monitor rescope re clean watch treat fix repair seal grind ramp shave snake auger foam excavate'.split(
+  'line dig jet patch descale replace cut monitor rescope re clean watch treat fix repair seal grind ramp shave snake auger foam excavate put install add run'.split(
     ' ',
   ),
 );
@@ -83,7 +81,7 @@ const isPlace = ({ amount }: Clause['terms'][number]): boolean =>
   (amount.unit === 'ft' || (amount.unit === null && (amount.link !== null || amount.to !== null)));
 
 /** "needs to be jetted", "I'd replace that", "don't line this": the inspector's own recommendation. */
-export function readAdvised({ text, terms, context, open }: Clause): Statement | null {
+export function readAdvised({ words, terms, context, open }: Clause): Statement | null {
   const advised = adviceIn(terms);
   if (advised === 'none') return null;
   if (advised === 'only expected') return ASIDE;
@@ -96,7 +94,6 @@ export function readAdvised({ text, terms, context, open }: Clause): Statement |
   );
   const base = takeBase(sheet, context);
   const footage = takeFootage(sheet, context, true);
-  const words = tidy(text.slice(terms[0]!.from, terms.at(-1)!.to));
   return {
     drafts: [
       {
@@ -111,6 +108,5 @@ export function readAdvised({ text, terms, context, open }: Clause): Statement |
     ],
     missing: footage.missing,
     isPlaced: sheet.isPlaced(),
-    mode: 'advised',
   };
 }

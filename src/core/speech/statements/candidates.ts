@@ -54,6 +54,5 @@ export function readCandidates({ terms, context, open }: Clause): Statement | nu
     ],
     missing: footage.missing,
     isPlaced: sheet.isPlaced(),
-    mode: 'seen',
   };
 }

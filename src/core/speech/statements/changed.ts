@@ -60,6 +60,5 @@ export function readChanged({ terms, context, open }: Clause): Statement | null 
     ],
     missing: [...missing, ...(isIn === null ? ['the diameter: taken as before'] : [])],
     isPlaced: sheet.isPlaced(),
-    mode: 'seen',
   };
 }

@@ -72,7 +72,6 @@ export function readDenied({ terms, context, open }: Clause): Statement | null {
     ],
     missing: footage.missing,
     isPlaced: sheet.isPlaced(),
-    mode: 'denied',
   };
 }
 

@@ -41,16 +41,26 @@ function isInterjection(terms: Clause['terms'], at: number): boolean {
 const isHouse = (terms: Clause['terms'], at: number): boolean =>
   LOOSE.includes(terms[at]!.text) && ['zone', 'surface'].some((tag) => has(terms.slice(at), tag));
 
+/** "the pipe in the yard is in good condition": where the pipe is, and no change of the ground. */
+const isSaidWithin = (terms: Clause['terms'], at: number): boolean =>
+  terms
+    .slice(0, at)
+    .some(({ text }) => ['pipe', 'line', 'section', 'run', 'part'].includes(text)) &&
+  terms.slice(0, at).some(({ text }) => ['in', 'under', 'of', 'through', 'within'].includes(text));
+
 /** "looks good", "clean to here", "good from 40 to 55": looked at and found free of trouble. */
-export function readPraise({ text, terms, context, open }: Clause): Statement | null {
+export function readPraise({ words, terms, context, open }: Clause): Statement | null {
   const at = terms.findIndex(
     (term) => term.senses['good'] !== undefined && !isBeforeDefect(terms, term),
   );
   if (at < 0) return null;
   if (isInterjection(terms, at)) return null;
   if (isHouse(terms, at)) return ASIDE;
+  const isPlace = (index: number) =>
+    terms[index]!.senses['zone'] !== undefined && isSaidWithin(terms, index);
+  const others = terms.filter((_, index) => !isPlace(index));
   const isOther = ['defect', 'unseen', 'blind', 'fixture', 'water', 'zone', 'surface', 'sees'].some(
-    (tag) => has(terms, tag),
+    (tag) => has(others, tag),
   );
   const isEnd = has(terms, 'end') || has(terms, 'act', 'test') || has(terms, 'act', 'locate');
   if (isOther || isEnd) return null;
@@ -58,14 +68,17 @@ export function readPraise({ text, terms, context, open }: Clause): Statement | 
     terms.map((term, index) =>
       index === at || term.senses['act'] === 'clear' || term.senses['good'] || term.senses['closes']
         ? spent(term)
-        : term.senses['feature'] || term.senses['material'] || term.senses['locus']
+        : isPlace(index) ||
+            term.senses['feature'] ||
+            term.senses['material'] ||
+            term.senses['locus']
           ? spent(term)
           : term,
     ),
   );
   const base = takeBase(sheet, context);
   const footage = takeFootage(sheet, context, true);
-  const isStretch = STRETCHES.test(text) || !POINTS.test(text);
+  const isStretch = STRETCHES.test(words) || !POINTS.test(words);
   const fromFt = !sheet.isPlaced() && isStretch ? lastPlaceFt(context) : null;
   const closesFt = footage.closes && sheet.isPlaced() ? lastPlaceFt(context) : null;
   const startFt = closesFt ?? fromFt;
@@ -87,7 +100,6 @@ export function readPraise({ text, terms, context, open }: Clause): Statement | 
     ],
     missing: footage.missing,
     isPlaced: sheet.isPlaced(),
-    mode: 'good',
   };
 }
 
@@ -114,6 +126,5 @@ export function readFlows({ text, terms, context, open }: Clause): Statement | n
     ],
     missing,
     isPlaced: sheet.isPlaced(),
-    mode: 'seen',
   };
 }

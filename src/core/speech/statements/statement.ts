@@ -9,23 +9,46 @@ export type ToldFacts = {
   readonly run?: {
     readonly cleanedBefore?: Run['cleanedBefore'];
     readonly waterAtStart?: NonNullable<Run['waterAtStart']>;
-    readonly zero?: Pick<Run['zero'], 'at' | 'readingFt'>;
+    /** Where the counter was set, where that was said, and to what, feet. */
+    readonly zero?: Partial<Pick<Run['zero'], 'at'>> & Pick<Run['zero'], 'readingFt'>;
   };
   readonly property?: Partial<Pick<Property, 'yearBuilt' | 'occupancy' | 'history'>>;
 };
+
+/** What was told piece by piece, as one: history is added to, all else is as it was said last. */
+export const joinFacts = (list: readonly ToldFacts[]): ToldFacts =>
+  list.reduce<ToldFacts>((joined, { run, property }) => {
+    const history = [...(joined.property?.history ?? []), ...(property?.history ?? [])];
+    return {
+      ...joined,
+      ...(run ? { run: { ...joined.run, ...run } } : {}),
+      ...(property
+        ? {
+            property: {
+              ...joined.property,
+              ...property,
+              ...(history.length > 0 ? { history } : {}),
+            },
+          }
+        : {}),
+    };
+  }, {});
 
 /** What a clause says. */
 export type Statement = Reading & {
   readonly facts?: ToldFacts;
   /** Whether a footage was said, and not left to the counter. */
   readonly isPlaced: boolean;
-  /** How the clause is meant; an aside logs nothing. */
-  readonly mode: 'seen' | 'denied' | 'good' | 'advised' | 'told' | 'aside';
+  /** Meant as nothing for the log: a plan, an aim, a remark. */
+  readonly isAside?: true;
 };
 
 /** One clause as it is read: its words, a sheet on them, and what is known of the run. */
 export type Clause = {
+  /** The whole line: places of terms are places in it. */
   readonly text: string;
+  /** The clause's own words. */
+  readonly words: string;
   readonly terms: readonly Term[];
   readonly context: CalloutContext;
   readonly open: (terms?: readonly Term[]) => Sheet;
@@ -46,4 +69,4 @@ export const spent = (term: Term): Term => ({
   amount: null,
 });
 
-export const ASIDE: Statement = { drafts: [], missing: [], isPlaced: false, mode: 'aside' };
+export const ASIDE: Statement = { drafts: [], missing: [], isPlaced: false, isAside: true };

@@ -19,32 +19,31 @@ const DONE: Readonly<Record<string, Done>> = {
 /** Today, or right before the look: what is seen now is seen in a line just cleaned. */
 const JUST_NOW =
   /\b(?:this morning|today|just|yesterday|right before|before (?:we|i|you)|earlier)\b/i;
-const NOT_LATELY = /\b(?:ago|last|years?|months?|spring|summer|fall|winter|every)\b/i;
+const NOT_LATELY =
+  /\b(?:ago|last|years?|months?|spring|summer|fall|winter|every|once|(?:19|20)\d\d)\b/i;
 
 const told = (facts: ToldFacts): Statement => ({
   drafts: [],
   missing: [],
   facts,
   isPlaced: false,
-  mode: 'told',
 });
 
 /** "was cut before", "it was jetted this morning", "seller says it backed up": known by being told. */
-export function readPast({ text, terms }: Clause): Statement | null {
+export function readPast({ words, terms }: Clause): Statement | null {
   const isPast = has(terms, 'past');
   const does = terms.find(({ senses }) => senses['does'] !== undefined)?.senses['does'];
   const isDone =
-    does !== undefined && (has(terms, 'was') || isPast) && !/\b(?:need|should)/i.test(text);
-  const isBackup = /\bback(?:ed|ing|s)? ?up\b|\bbackups?\b/i.test(text);
+    does !== undefined && (has(terms, 'was') || isPast) && !/\b(?:need|should)/i.test(words);
+  const isBackup = /\bback(?:ed|ing|s)? ?up\b|\bbackups?\b/i.test(words);
   if (!isPast && !isDone) return null;
-  const words = text.slice(terms[0]!.from, terms.at(-1)!.to).trim();
   if (isPast && isBackup) return told({ property: { history: [{ what: 'backup', note: words }] } });
   if (!isDone || has(terms, 'not')) return ASIDE;
   // "just cut the roots" of today is in the run; what was done once is in the history.
-  const isLately = JUST_NOW.test(text) || !NOT_LATELY.test(text);
-  const cleaned = CLEANED[does] ?? (/\bclean/i.test(text) ? ('unknown' as const) : undefined);
+  const isLately = JUST_NOW.test(words) || !NOT_LATELY.test(words);
+  const cleaned = CLEANED[does] ?? (/\bclean/i.test(words) ? ('unknown' as const) : undefined);
   const by =
-    does === 'jet' && /\bclean/i.test(text) && !/\bjet/i.test(text)
+    does === 'jet' && /\bclean/i.test(words) && !/\bjet/i.test(words)
       ? ('unknown' as const)
       : cleaned;
   const what = DONE[does];
@@ -55,29 +54,46 @@ export function readPast({ text, terms }: Clause): Statement | null {
 }
 
 /** "zeroed at the rim", "zeroed here": where the counter was set. */
-export function readZeroed({ text, terms }: Clause): Statement | null {
+export function readZeroed({ words, terms }: Clause): Statement | null {
   if (!has(terms, 'zeroed')) return null;
-  const at = /\brim\b|\btop\b|\bcleanout\b|\bcap\b/i.test(text)
+  const at = /\brim\b|\btop of\b/i.test(words)
     ? 'rim'
-    : /\bbase\b|\bbottom\b/i.test(text)
+    : /\b(?:base|bottom) of\b/i.test(words)
       ? 'riser-base'
-      : /\bhorizontal\b|\bpipe\b|\bsweep\b/i.test(text)
+      : /\bhorizontal\b/i.test(words)
         ? 'horizontal'
-        : 'unknown';
-  const amount = terms.find(({ amount: one }) => one !== null && one.unit !== '%')?.amount;
-  return told({ run: { zero: { at, readingFt: amount?.value ?? 0 } } });
+        : null;
+  // The size of the opening is no reading, and what it is away from something is none.
+  const amount = terms.find(({ amount: one }) => one?.unit === 'ft' && one.link === 'at')?.amount;
+  return told({ run: { zero: { ...(at === null ? {} : { at }), readingFt: amount?.value ?? 0 } } });
+}
+
+const YEAR =
+  /\b(?:built|house is|construction) (?:(?:back )?in |around |about )?(?:((?:18|19|20)\d\d)|(?:19|nineteen )?(\d\d)|(?:nineteen )?(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[ -](one|two|three|four|five|six|seven|eight|nine))?)\b/i;
+const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+const ONES = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+/** The year in which a house was built: "built in 1962", "in 62", "in nineteen sixty two"; `null` where none is said. */
+function builtIn(words: string): number | null {
+  const [, whole, short, tens, ones] = YEAR.exec(words) ?? [];
+  if (whole !== undefined) return Number(whole);
+  if (short !== undefined) return 1900 + Number(short);
+  if (tens === undefined) return null;
+  const ten = 10 * (TENS.indexOf(tens.toLowerCase()) + 2);
+  return 1900 + ten + (ones === undefined ? 0 : ONES.indexOf(ones.toLowerCase()) + 1);
 }
 
 /** "built in 1952", "vacant": what the house is. */
-export function readHouse({ text, terms }: Clause): Statement | null {
-  const year =
-    /\b(?:built|house is|construction) (?:in |around |about )?((?:18|19|20)\d\d)\b/i.exec(text);
-  const isVacant = /\b(?:vacant|nobody lives|house is empty|unoccupied)\b/i.test(text);
-  if (!year && !isVacant) return null;
+export function readHouse({ words, terms }: Clause): Statement | null {
+  const year = builtIn(words);
+  const isVacant = /\b(?:vacant|nobody lives|house is empty|unoccupied)\b/i.test(words);
+  const isOfHouse = /\b(?:house|home|place|building) (?:was|is|were|got) built\b/i.test(words);
+  if (year === null && !isVacant && !isOfHouse) return null;
   if (has(terms, 'defect') || has(terms, 'material')) return null;
+  if (year === null && !isVacant) return ASIDE;
   return told({
     property: {
-      ...(year ? { yearBuilt: Number(year[1]) } : {}),
+      ...(year === null ? {} : { yearBuilt: year }),
       ...(isVacant ? { occupancy: 'vacant' } : {}),
     },
   });
