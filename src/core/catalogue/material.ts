@@ -29,6 +29,8 @@ export const MATERIAL_TRAITS = {
   iron: 'roots pass its barrel only where the wall is gone',
   jointed: 'laid in short lengths, with a joint every few feet',
   bursts: 'it breaks when it is burst; other pipe tears, bends or stays',
+  lasting:
+    'it outlasts what is laid beside it: a length of it left over is no stub, and one fault no reason to renew all',
 } as const;
 export type MaterialTrait = keyof typeof MATERIAL_TRAITS;
 

@@ -1,12 +1,12 @@
-import { type Interval } from '../base/interval';
-import { lastAtOrBelow } from '../base/memo';
+import { clip, type Interval } from '../base/interval';
+import { lastAtOrBelow, memoOf } from '../base/memo';
 import type { Material } from '../catalogue/materials/index';
 import type { Zone } from '../catalogue/zones';
 import { depthAtFt, readDepths } from '../lateral/depth';
 import type { Lateral } from '../lateral/lateral';
 import { type ResponsibleSide, type Segment, segmentAt } from '../lateral/segments';
 import { type Ground, groundOf } from '../lateral/zones';
-import { DEPTH_FACTORS, depthFactor } from '../model/prices/price-table';
+import { depthFactor, SHORED_FROM_FT } from '../model/prices/price-table';
 
 /** A stretch of ground and pipe with one price for each foot of each kind of work. */
 export type Cell = Interval & {
@@ -35,6 +35,9 @@ export type Bed = {
 /** Two tees this close are one opening, feet. */
 const SAME_TEE_FT = 0.5;
 
+/** From where depth makes digging dearer, every foot is a step of its own: within one the price is nearly even. */
+const DEPTH_STEPS_FT = Array.from({ length: 16 }, (_, step) => SHORED_FROM_FT + step);
+
 /** Where the depth passes a step of the price of digging. */
 function depthCuts(lateral: Lateral, from: number, to: number): number[] {
   const located = readDepths(lateral);
@@ -47,9 +50,9 @@ function depthCuts(lateral: Lateral, from: number, to: number): number[] {
     const inset = Math.min(1e-6, (end - start) / 4);
     const first = depthAtFt(located, start + inset);
     const last = depthAtFt(located, end - inset);
-    return DEPTH_FACTORS.flatMap(({ toFt }) =>
-      (first - toFt) * (last - toFt) < 0
-        ? [start + ((toFt - first) / (last - first)) * (end - start)]
+    return DEPTH_STEPS_FT.flatMap((atFt) =>
+      (first - atFt) * (last - atFt) < 0
+        ? [start + ((atFt - first) / (last - first)) * (end - start)]
         : [],
     );
   });
@@ -125,3 +128,44 @@ export function cellsWithin({ cells }: Bed, { fromFt, toFt }: Interval): Cell[] 
 export function teesWithin({ tees }: Bed, { fromFt, toFt }: Interval): Tee[] {
   return tees.filter(({ stationFt }) => stationFt >= fromFt - 1e-9 && stationFt <= toFt + 1e-9);
 }
+
+/** A stretch of a line in one kind of ground. The first and the last go on without end. */
+export type GroundRun = Interval & { readonly ground: Ground };
+
+/** The kinds of ground along a line. */
+export const groundRunsOf = memoOf((bed: Bed): readonly GroundRun[] => {
+  const runs: GroundRun[] = [];
+  for (const { fromFt, toFt, ground } of bed.cells) {
+    const last = runs.at(-1);
+    if (last?.ground === ground) runs[runs.length - 1] = { ...last, toFt };
+    else runs.push({ fromFt, toFt, ground });
+  }
+  return runs;
+});
+
+/** Edges this near are one edge, feet. */
+export const EDGE_FT = 0.05;
+
+/** A stretch of one kind of pipe, cut to the line. */
+export type PipeRun = Interval & Pick<Cell, 'material' | 'lined'>;
+
+/** A line from its first to its last known foot: nothing is worked beyond. */
+export function lineOf({ lateral: { segments, reached } }: Bed): Interval {
+  const fromFt = segments[0]?.fromFt ?? reached[0]?.fromFt ?? 0;
+  return { fromFt, toFt: Math.max(fromFt, segments.at(-1)?.toFt ?? reached.at(-1)?.toFt ?? 0) };
+}
+
+/** The kinds of pipe along a line, whatever lies over them. */
+export const pipeRunsOf = memoOf((bed: Bed): readonly PipeRun[] => {
+  const runs: PipeRun[] = [];
+  const whole = lineOf(bed);
+  for (const { fromFt, toFt, material, lined } of bed.cells) {
+    const part = clip({ fromFt, toFt }, whole);
+    if (!part) continue;
+    const last = runs.at(-1);
+    if (last?.material === material && last.lined === lined)
+      runs[runs.length - 1] = { ...last, toFt: part.toFt };
+    else runs.push({ ...part, material, lined });
+  }
+  return runs;
+});

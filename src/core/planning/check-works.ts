@@ -1,11 +1,11 @@
-import { lengthFt, overlaps, subtract, totalFt } from '../base/interval';
+import { gapBetweenFt, lengthFt, overlaps, subtract, totalFt } from '../base/interval';
 import { sayFt } from '../base/numbers';
 import type { Finding } from '../judge/finding';
-import { cellsWithin } from './bed';
+import { type Cell, cellsWithin } from './bed';
 import { creditWorks, neededFor } from './credit';
-import { firstOf, wayInFirst } from './first-works';
+import { firstOf } from './first-works';
 import { methodById } from './methods/index';
-import { bedOf, type Site } from './site';
+import { bedOf, type Site, wayInOf } from './site';
 import type { Work, WorkDraft } from './work';
 
 /** Something wrong with works that somebody means to do. */
@@ -24,9 +24,18 @@ const SHORT_FT = 0.1;
 const name = ({ method, fromFt, toFt }: WorkDraft) =>
   `${methodById(method).name}, ${sayFt(fromFt)} to ${sayFt(toFt)} ft`;
 
-function checkPipe(site: Site, draft: WorkDraft, at: number): BrokenRule[] {
+/** The cells that a work works in: a tool on its way in only passes what lies before its targets. */
+function cellsWorked(site: Site, work: Work): Cell[] {
+  const cells = cellsWithin(bedOf(site, work.lineId), work);
+  const targets = site.owned.filter(({ id }) => [...work.cures, ...work.holds].includes(id));
+  if (!methodById(work.method).runsFromWayIn) return cells;
+  if (targets.length === 0 && !work.isFirst) return cells;
+  return cells.filter((cell) => targets.some(({ span }) => gapBetweenFt(cell, span) === 0));
+}
+
+function checkPipe(site: Site, draft: Work, at: number): BrokenRule[] {
   const method = methodById(draft.method);
-  const cells = cellsWithin(bedOf(site, draft.lineId), draft);
+  const cells = cellsWorked(site, draft);
   const wrong = cells.filter(({ ground }) => !method.grounds.includes(ground));
   const why = cells
     .map((cell) => method.barredIn(cell, site, draft.lineId))
@@ -89,7 +98,12 @@ function checkFindings(site: Site, works: readonly Work[], draft: Work, at: numb
           methodById(work.method).order < method.order,
       );
       const barred = method.barredBy(finding, site);
-      if (barred !== null && !isOutOfTheWay)
+      // A tool on its way to another finding goes by; nothing goes by a collapse.
+      const isPassed =
+        method.runsFromWayIn &&
+        finding.kind !== 'collapse' &&
+        (draft.isFirst || [...draft.cures, ...draft.holds].length > 0);
+      if (barred !== null && !isOutOfTheWay && !isPassed)
         return broken(
           'passes',
           `${name(draft)}: cannot pass finding ${finding.number}, for ${barred}.`,
@@ -128,7 +142,6 @@ function checkFindings(site: Site, works: readonly Work[], draft: Work, at: numb
 /** Every rule that works break, in their order. Empty when they can be done as they stand. */
 export function checkWorks(site: Site, given: readonly Work[]): BrokenRule[] {
   const works = creditWorks(site, given);
-  const opener = wayInFirst(site);
   const broken = works.flatMap((work, at) => [
     ...checkPipe(site, work, at),
     ...checkFirst(site, works, work, at),
@@ -139,17 +152,19 @@ export function checkWorks(site: Site, given: readonly Work[]): BrokenRule[] {
     text: string,
     findingId: string | null = null,
   ): BrokenRule => ({ rule, at: null, text, findingId });
-  if (
-    opener !== null &&
-    works.some(({ method }) => methodById(method).needsCleanout) &&
-    !works.some(({ method }) => method === opener)
-  )
-    broken.push(
-      about(
-        'way-in',
-        `No cleanout can be opened: ${methodById(opener).name.toLowerCase()} must come first.`,
-      ),
-    );
+  const tooled = new Set(
+    works.filter(({ method }) => methodById(method).needsCleanout).map(({ lineId }) => lineId),
+  );
+  for (const id of tooled) {
+    const { opener } = wayInOf(site, id);
+    if (opener !== null && !works.some(({ method, lineId }) => method === opener && lineId === id))
+      broken.push(
+        about(
+          'way-in',
+          `No cleanout can be opened${site.assessment.names.on(id)}: ${methodById(opener).name.toLowerCase()} must come first.`,
+        ),
+      );
+  }
   for (const finding of site.owned) {
     if (finding.action === 'urgent' && !works.some(({ cures }) => cures.includes(finding.id)))
       broken.push(

@@ -46,7 +46,11 @@ function worksThatDo(
   drafts: readonly WorkDraft[],
   does: 'cure' | 'hold',
 ): WorkDraft[] {
-  const able = drafts.flatMap((draft) => {
+  // What is there only for another work is credited last.
+  const byPurpose = drafts.toSorted(
+    (a, b) => Number(a.isFirst ?? false) - Number(b.isFirst ?? false),
+  );
+  const able = byPurpose.flatMap((draft) => {
     if (draft.lineId !== finding.lineId) return [];
     const method = methodById(draft.method);
     if (method.verdict(finding, site)?.does !== does) return [];

@@ -54,12 +54,13 @@ export function weigh(
   return plans.map(({ plan, expectation }) => {
     const expected = expectation.present[horizonYears]!;
     const backup = expectation.backup[horizonYears]!;
-    const urgent = findings.filter(
-      ({ id, action }) => action === 'urgent' && plan.leaves.includes(id),
+    const unsettled = findings.filter(
+      ({ id, action }) =>
+        (action === 'urgent' || action === 'repair') && !plan.settles.includes(id),
     );
-    const isMet = (finding: Finding) =>
-      plans.some(({ plan: other }) => !other.leaves.includes(finding.id));
-    const deferred = urgent.filter(isMet).map(({ number }) => String(number));
+    const canBeSettled = ({ id }: Finding) =>
+      plans.some(({ plan: one }) => one.settles.includes(id));
+    const deferred = unsettled.filter(canBeSettled).map(({ number }) => String(number));
     return {
       planId: plan.id,
       expected,
@@ -69,7 +70,7 @@ export function weigh(
       ruledOut:
         deferred.length === 0
           ? null
-          : `it puts off what is urgent (finding${deferred.length > 1 ? 's' : ''} ${sayList(deferred)})`,
+          : `it does not end what must be repaired (finding${deferred.length > 1 ? 's' : ''} ${sayList(deferred)})`,
     };
   });
 }
@@ -113,7 +114,7 @@ export function pickPlan(weighed: readonly Weighed[], { horizonYears, weight }: 
   const because = [
     `Over ${sayYears(horizonYears)}, ${PLAN_NAMES[best.planId]} is expected to cost ${sayMoney(best.expected)} in today’s money, backups counted.`,
     ...weighed.filter((one) => one !== best).map((other) => sayOther(other, best)),
-    `The pick is the least of expected cost plus ${sayMoney(weight)} times the chance of a backup. What is urgent is never put off.`,
+    `The pick is the least of expected cost plus ${sayMoney(weight)} times the chance of a backup. A plan that leaves what must be repaired is never picked.`,
   ];
   return { planId: best.planId, weighed, because };
 }

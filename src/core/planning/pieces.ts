@@ -1,24 +1,8 @@
 import { clip, type Interval } from '../base/interval';
-import { memoOf } from '../base/memo';
 import type { Finding } from '../judge/finding';
-import type { Ground } from '../lateral/zones';
-import type { Bed } from './bed';
+import { type Bed, type GroundRun, groundRunsOf } from './bed';
 import { reachOfNewPipe } from './methods/families';
 import type { Site } from './site';
-
-/** A stretch of a line in one kind of ground. The first and the last go on without end. */
-export type GroundRun = Interval & { readonly ground: Ground };
-
-/** The kinds of ground along a line. */
-export const groundRunsOf = memoOf((bed: Bed): readonly GroundRun[] => {
-  const runs: GroundRun[] = [];
-  for (const { fromFt, toFt, ground } of bed.cells) {
-    const last = runs.at(-1);
-    if (last?.ground === ground) runs[runs.length - 1] = { ...last, toFt };
-    else runs.push({ fromFt, toFt, ground });
-  }
-  return runs;
-});
 
 /** A part of what must be worked, within one kind of ground. */
 export type Piece = Interval & { readonly run: GroundRun };

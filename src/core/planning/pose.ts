@@ -1,16 +1,15 @@
-import { clip, type Interval } from '../base/interval';
+import { clip, type Interval, lengthFt, subtract } from '../base/interval';
 import { memoOf } from '../base/memo';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import type { PriceKey } from '../model/prices/price-table';
 import { type Bed, type Cell, cellsWithin } from './bed';
 import type { Choice, Option, Problem, Rate, Target, Trade } from './choose/problem';
-import { wayInFirst } from './first-works';
 import { methodById, METHODS } from './methods/index';
 import type { Method } from './methods/method';
 import { cutByGround, type Piece, piecesOf } from './pieces';
-import { onceIn, restorationOf } from './price-works';
-import { bedOf, type Site } from './site';
+import { deeperBy, onceIn, onceKey, openingOf, restorationOf, shoringOf } from './price-works';
+import { bedOf, type Site, wayInOf } from './site';
 import type { WorkDraft } from './work';
 
 /** What a plan must do: end a finding, at least hold it, or renew worn-out pipe. */
@@ -94,6 +93,13 @@ function stretchFor(
 ): Interval | null {
   if (!method.grounds.includes(piece.run.ground)) return null;
   const reach = method.reach(finding, site);
+  if (method.runsFromWayIn) {
+    const { stationFt } = wayInOf(site, finding.lineId);
+    return {
+      fromFt: Math.min(stationFt, reach.fromFt),
+      toFt: Math.max(stationFt, reach.toFt),
+    };
+  }
   if (pieces.length > 1 && method.id === 'patch-liner') return null;
   const index = pieces.indexOf(piece);
   const isAnywhere = method.grounds.length > 1;
@@ -102,6 +108,41 @@ function stretchFor(
     toFt: index < pieces.length - 1 ? piece.toFt : isAnywhere ? Infinity : piece.run.toFt,
   };
   return clip(reach, within) ?? reach;
+}
+
+/** Why a tool does not get from its way in to where it works; `null` when it does. */
+function whyNoPassage(
+  site: Site,
+  method: Method,
+  bed: Bed,
+  worked: Interval,
+  findingId: string | null,
+): string | null {
+  const { lineId } = bed.lateral;
+  const firsts = cellsWithin(bed, worked).flatMap((cell) => method.firstIn(cell, site, lineId));
+  const runs = [method, ...firsts.map(methodById)].some(({ runsFromWayIn }) => runsFromWayIn);
+  if (!runs) return null;
+  const { stationFt } = wayInOf(site, lineId);
+  const passage = {
+    fromFt: Math.min(stationFt, worked.fromFt),
+    toFt: Math.max(stationFt, worked.toFt),
+  };
+  const stop = site.assessment.findings.find(
+    (one) =>
+      one.placed &&
+      one.id !== findingId &&
+      one.lineId === lineId &&
+      one.kind === 'collapse' &&
+      one.span.toFt > passage.fromFt &&
+      one.span.fromFt < passage.toFt,
+  );
+  if (stop) return `finding ${stop.number} is in the way: nothing gets past a collapse`;
+  const isTorn = subtract([passage], [worked]).some((part) =>
+    cellsWithin(bed, part).some(
+      (cell) => cell.material === 'bituminous-fiber' && lengthFt(cell) > 0,
+    ),
+  );
+  return isTorn ? 'it would have to pass through tar-paper pipe' : null;
 }
 
 type Wish = {
@@ -118,9 +159,11 @@ function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
       fromFt: piece.fromFt,
       lineId: need.lineId,
       name: `renew ${need.lineId} ${piece.fromFt}`,
-      ways: RENEWING.filter((method) => whyNotOver(site, method, bed, piece) === null).map(
-        (method) => ({ method, fromFt: piece.fromFt, toFt: piece.toFt }),
-      ),
+      ways: RENEWING.filter(
+        (method) =>
+          whyNotOver(site, method, bed, piece) === null &&
+          whyNoPassage(site, method, bed, piece, null) === null,
+      ).map((method) => ({ method, fromFt: piece.fromFt, toFt: piece.toFt })),
     }));
   }
   const { finding, what } = need;
@@ -134,7 +177,11 @@ function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
       const does = method.verdict(finding, site)?.does;
       if (does !== 'cure' && !(does === 'hold' && what === 'hold')) return [];
       const stretch = stretchFor(site, method, finding, pieces, piece);
-      return stretch && whyNotOver(site, method, bed, stretch) === null
+      const worked = method.runsFromWayIn ? method.reach(finding, site) : stretch;
+      return stretch &&
+        worked &&
+        whyNotOver(site, method, bed, worked) === null &&
+        whyNoPassage(site, method, bed, worked, finding.id) === null
         ? [{ method, ...stretch }]
         : [];
     }),
@@ -156,53 +203,85 @@ export type Posed = {
   readonly trades: readonly { readonly method: Method; readonly lineId: string }[];
 };
 
+/** The bit of something that is paid once, by what it is called and its price. */
+type BitOf = (name: string, key: PriceKey) => number;
+
 /** What the trades of a job cost: kept apart from what is needed, so that it is worked out once. */
-function tradeOf(site: Site, method: Method, bed: Bed, bitOf: (key: PriceKey) => number): Trade {
+function tradeOf(site: Site, method: Method, bed: Bed, bitOf: BitOf): Trade {
   const likely = (key: PriceKey | null | undefined) => (key ? site.prices[key].likely : 0);
-  const opener = wayInFirst(site);
   const { lineId } = bed.lateral;
+  const { opener } = wayInOf(site, lineId);
+  const pit = likely(method.price.each);
   const rates = bed.cells.map((cell): Rate => {
     const all = [method, ...method.firstIn(cell, site, lineId).map(methodById)];
     const perFt = all.reduce(
       (sum, one) =>
         sum +
         likely(one.price.foot) * (one.opensGround ? cell.factor : 1) +
-        (one.opensGround ? likely(restorationOf(cell)) : 0),
+        (one.opensGround ? likely(restorationOf(cell)) + likely(shoringOf(cell)) : 0),
       0,
     );
-    const keys = all.flatMap((one) => onceIn(one, cell));
-    if (opener !== null && all.some(({ needsCleanout }) => needsCleanout))
-      keys.push(methodById(opener).price.each!);
+    const once = all.flatMap((one) =>
+      onceIn(one, cell).map((key) => bitOf(onceKey(one, key, lineId), key)),
+    );
+    if (opener !== null && all.some(({ needsCleanout }) => needsCleanout)) {
+      const key = methodById(opener).price.each!;
+      once.push(bitOf(`${key}@${lineId}`, key));
+    }
     return {
       fromFt: cell.fromFt,
       toFt: cell.toFt,
       perFt,
-      once: keys.reduce((bits, key) => bits | bitOf(key), 0),
+      opening:
+        pit * (method.digsPits ? cell.factor : 1) +
+        (method.opensGround ? likely(openingOf(cell)) : 0),
+      once: once.reduce((bits, bit) => bits | bit, 0),
+    };
+  });
+  const edges = bed.cells.slice(1).map((next, index) => {
+    const cell = bed.cells[index]!;
+    const surface = method.opensGround && next.zone !== cell.zone ? likely(openingOf(next)) : 0;
+    return {
+      atFt: next.fromFt,
+      cost: (method.digsPits ? pit * deeperBy(cell, next) : 0) + surface,
     };
   });
   return {
-    opening: likely(method.price.each),
     ...(method.longestFt === undefined ? {} : { longestFt: method.longestFt }),
     rates,
+    edges: edges.filter(({ cost }) => cost > 0),
     lumps: method.price.tee
       ? bed.tees.map(({ stationFt }) => ({ atFt: stationFt, cost: likely(method.price.tee) }))
       : [],
-    bars: [
-      ...bed.cells.filter(
-        (cell) =>
-          !method.grounds.includes(cell.ground) || whyNotIn(site, method, cell, lineId) !== null,
-      ),
-      ...obstaclesOf(site, method, lineId).map(({ span }) => span),
-    ].map(({ fromFt, toFt }) => ({ fromFt, toFt })),
+    // A tool that comes from its way in passes all that lies before its target anyway.
+    bars: (method.runsFromWayIn
+      ? []
+      : [
+          ...bed.cells.filter(
+            (cell) =>
+              !method.grounds.includes(cell.ground) ||
+              whyNotIn(site, method, cell, lineId) !== null,
+          ),
+          ...obstaclesOf(site, method, lineId).map(({ span }) => span),
+        ]
+    ).map(({ fromFt, toFt }) => ({ fromFt, toFt })),
   };
 }
 
+/**
+ * There are 30 bits and some twenty prices that are paid once. Past so many a visit is reckoned as shared among lines:
+ * the choice may then be a visit off the cheapest, never its price.
+ */
+const MOST_PER_LINE = 9;
+
 /** Poses what is needed as a problem of choosing. Needs that nothing can meet are left out. */
 export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allowed = ALL): Posed {
-  const bits = new Map<PriceKey, number>();
-  const bitOf = (key: PriceKey) => {
-    if (!bits.has(key)) bits.set(key, 1 << bits.size);
-    return bits.get(key)!;
+  const bits = new Map<string, { readonly bit: number; readonly key: PriceKey }>();
+  const bitOf: BitOf = (given, key) => {
+    const name = bits.size < MOST_PER_LINE ? given : key;
+    const known = bits.get(name) ?? { bit: 1 << bits.size, key };
+    bits.set(name, known);
+    return known.bit;
   };
   const trades = [...site.beds.keys()].flatMap((lineId) =>
     DOING.map((method) => ({ method, lineId })),
@@ -230,7 +309,7 @@ export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allow
     problem: {
       trades: used.map(({ method, lineId }) => tradeOf(site, method, bedOf(site, lineId), bitOf)),
       targets: targets.reverse(),
-      once: [...bits.keys()].map((key) => site.prices[key].likely),
+      once: [...bits.values()].map(({ key }) => site.prices[key].likely),
     },
     trades: used,
   };

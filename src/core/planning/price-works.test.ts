@@ -32,17 +32,17 @@ describe('the price of works, by hand from the price table', () => {
   it.each<[string, WorkDraft[], number[]]>([
     // Crew 1,300, a pit 1,000, permit 300, 10 ft × 130, lawn 10 ft × 15.
     ['a dig in the yard', [work('dig', 10, 20)], [1300 + 1000 + 300 + 10 * 130 + 10 * 15]],
-    // The second pays for its pit and feet alone; driveway 80 a foot.
+    // The second pays for its pit, its paving, 1,800 an opening, and its feet alone; driveway 80 a foot.
     [
       'two digs',
       [work('dig', 10, 14), work('dig', 32, 36)],
-      [1300 + 1000 + 300 + 4 * 145, 1000 + 4 * 210],
+      [1300 + 1000 + 300 + 4 * 145, 1000 + 1800 + 4 * 210],
     ],
     // Half under the driveway, half under the strip, where a permit of the right of way is wanted.
     [
       'a dig over two surfaces',
       [work('dig', 35, 45)],
-      [1300 + 1000 + 300 + 900 + 10 * 130 + 5 * 80 + 5 * 25],
+      [1300 + 1000 + 300 + 900 + 10 * 130 + 1800 + 5 * 80 + 5 * 25],
     ],
     ['jetting', [work('jet', 10, 12), work('jet', 20, 22)], [480 + 2 * 2, 2 * 2]],
     ['telling the authority', [work('notify-authority', 10, 10)], [0]],
@@ -59,7 +59,7 @@ describe('the price of works, by hand from the price table', () => {
     const site = siteOf(assessmentOf([...ground, ...tees]));
     const [lined] = priceWorks(site, [work('liner', 10, 26)]);
     expect(lined!.tees.map(({ stationFt }) => stationFt)).toEqual([12, 25]);
-    expect(lined!.cost.likely).toBe(2200 + 1200 + 16 * 95 + 2 * 400);
+    expect(lined!.cost.likely).toBe(2200 + 1200 + 300 + 16 * 95 + 2 * 400);
   });
 
   it('makes a trench dearer where it is deeper, and says whether the depth was located', () => {
@@ -67,10 +67,13 @@ describe('the price of works, by hand from the price table', () => {
     // Depth runs from 4 ft to 8 ft over 60 ft: 6 ft at station 30.
     const [dug] = priceWorks(site, [work('dig', 25, 35)]);
     const feet = dug!.lines.filter(({ key }) => key === 'dig.foot');
-    expect(feet.map(({ quantity, factor }) => [quantity, factor])).toEqual([
-      [5, 1.25],
-      [5, 1.6],
-    ]);
+    // In the yard it goes from 5 to 6 ft: 1 to 1.2 times. Under the driveway, to 40 ft, from 6 to 6 2/3: 1.2 to 1.333.
+    expect(feet.map(({ quantity }) => quantity)).toEqual([5, 5]);
+    expect(feet[0]!.factor).toBeCloseTo(1.1, 6);
+    expect(feet[1]!.factor).toBeCloseTo(1.2667, 4);
+    // The pit is as deep as the deepest of it; all of it is protected.
+    expect(dug!.lines.find(({ key }) => key === 'dig.each')!.factor).toBeCloseTo(1.2667, 4);
+    expect(dug!.lines.find(({ key }) => key === 'shoring.foot')!.quantity).toBe(10);
     expect(dug!.depth).toMatchObject({ isLocated: true });
     expect(dug!.depth!.leastFt).toBeLessThan(dug!.depth!.mostFt);
     const assumed = priceWorks(siteOf(assessmentOf(ground)), [work('dig', 25, 35)])[0]!;
@@ -97,12 +100,14 @@ describe('the price of works, by hand from the price table', () => {
 
   it.each([
     [4, 1],
-    [4.1, 1.25],
-    [6, 1.25],
+    [5, 1],
+    [6.5, 1.3],
     [8, 1.6],
-    [12, 2.2],
-    [20, 3],
+    [9.5, 2.1],
+    [11, 2.6],
+    [14, 4],
+    [15.5, 4.7],
   ])('a trench %s ft deep: %s times', (depthFt, factor) => {
-    expect(depthFactor(depthFt)).toBe(factor);
+    expect(depthFactor(depthFt)).toBeCloseTo(factor, 9);
   });
 });

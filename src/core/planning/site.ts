@@ -1,13 +1,10 @@
 import { type Thresholds, thresholdsInForce } from '../catalogue/severity/thresholds';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
-import { listCleanouts } from '../lateral/cleanouts';
 import { type Assumptions, assumptionsInForce } from '../model/job/assumptions';
 import { type Prices, pricesOf } from '../model/prices/price-book';
 import { type Bed, layBed } from './bed';
-
-/** Whether a hose or a cutter can be brought in: through a cleanout, one that is buried, or not at all. */
-export type WayIn = 'cleanout' | 'buried' | 'none';
+import { type WayIn, wayInto } from './ways-in';
 
 /** Everything that repair is reckoned from. */
 export type Site = {
@@ -16,7 +13,8 @@ export type Site = {
   readonly prices: Prices;
   readonly assumptions: Assumptions;
   readonly thresholds: Thresholds;
-  readonly wayIn: WayIn;
+  /** How a cutter or a hose gets into each line. */
+  readonly waysIn: ReadonlyMap<string, WayIn>;
   /** Lines that another utility runs through: nothing may cut, jet or scrape them. */
   readonly utilityLines: ReadonlySet<string>;
   /** The owner's findings within the agreed scope that ask for something, by line and station. */
@@ -24,17 +22,6 @@ export type Site = {
   /** Findings on the public side that the authority should hear of. */
   readonly authoritys: readonly Finding[];
 };
-
-function wayInOf({ inspection, lateral, branches, logs }: Assessment): WayIn {
-  const cleanouts = listCleanouts(inspection, [lateral, ...branches]);
-  if (cleanouts.some(({ state }) => state === 'usable')) return 'cleanout';
-  const isBuried =
-    cleanouts.some(({ state }) => state === 'buried') ||
-    [...logs.values()].some(({ standing }) =>
-      standing.some((entry) => entry.kind === 'surface' && entry.what === 'buried-cleanout'),
-    );
-  return isBuried ? 'buried' : 'none';
-}
 
 /** Lays out what repair is reckoned from. A pure function of what was assessment. */
 export function siteOf(assessment: Assessment): Site {
@@ -47,7 +34,7 @@ export function siteOf(assessment: Assessment): Site {
     prices: pricesOf(settings.priceBook),
     assumptions: assumptionsInForce(settings.assumptions),
     thresholds: thresholdsInForce(settings.thresholds),
-    wayIn: wayInOf(assessment),
+    waysIn: new Map([lateral, ...branches].map((line) => [line.lineId, wayInto(assessment, line)])),
     utilityLines: new Set(
       assessment.stops.filter(({ id }) => id === 'utility').map(({ lineId }) => lineId),
     ),
@@ -64,4 +51,11 @@ export function bedOf(site: Pick<Site, 'beds'>, lineId: string): Bed {
   const bed = site.beds.get(lineId);
   if (!bed) throw new Error(`no line is called ${lineId}`);
   return bed;
+}
+
+/** How a cutter or a hose gets into a line. */
+export function wayInOf({ waysIn }: Pick<Site, 'waysIn'>, lineId: string): WayIn {
+  const way = waysIn.get(lineId);
+  if (!way) throw new Error(`no line is called ${lineId}`);
+  return way;
 }

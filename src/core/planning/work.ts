@@ -4,6 +4,7 @@ import type { MethodId } from '../catalogue/method-ids';
 import type { Zone } from '../catalogue/zones';
 import type { PriceKey } from '../model/prices/price-table';
 import type { Tee } from './bed';
+import type { Extent } from './methods/method';
 
 /** A work that somebody means to do: a method over a stretch of a line. */
 export type WorkDraft = Interval & {
@@ -14,6 +15,9 @@ export type WorkDraft = Interval & {
   /** Its place in the order of works, where it is not the method's own. */
   readonly order?: number;
 };
+
+/** A visit with a tool: to which line, and from which way in. */
+export type Visit = { readonly lineId: string; readonly from: string; readonly fromFt: number };
 
 /** One line of a price: so many of something at a rate, and what that makes. */
 export type PriceLine = {
@@ -33,6 +37,8 @@ export type PriceLine = {
 export type Work = WorkDraft & {
   readonly id: string;
   readonly isFirst: boolean;
+  readonly extent: Extent;
+  readonly visit?: Visit;
   readonly cost: Range;
   readonly lines: readonly PriceLine[];
   readonly zones: readonly Zone[];

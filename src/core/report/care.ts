@@ -23,7 +23,7 @@ export function composeCare(assessment: Assessment, site: Site): string[] {
       );
       return `Have the ${buyerWordsOf(kind).name.toLowerCase()} cleaned out about every ${years === 1 ? 'year' : sayYears(years)}.`;
     });
-  const isOpen = site.wayIn === 'cleanout';
+  const isOpen = [...site.waysIn.values()].some(({ opener }) => opener === null);
   return [
     ...rounds,
     ...(kinds.has('standing-water') || kinds.has('lip')

@@ -56,6 +56,7 @@ export const METHOD_WORDS: Record<MethodId, string> = {
   'notify-authority': 'report it to the sewer authority',
   cleanout: 'fit a cleanout',
   'raise-riser': 'bring the buried cleanout up to the ground',
+  'backwater-valve': 'fit a valve against water from the main',
   'look-again': 'look again with the camera',
   'second-opinion': 'have a licensed drain contractor look at it',
   abatement: 'have the asbestos made safe',
@@ -69,7 +70,9 @@ export const METHOD_WORDS: Record<MethodId, string> = {
   cut: 'cut the roots',
   'treat-roots': 'treat the roots',
   descale: 'take the scale off',
+  flush: 'flush the low spot',
   'ramp-lip': 'smooth the edge from inside',
+  'trim-tap': 'cut back the pipe that sticks in',
   liner: 'line the pipe from inside',
   'patch-liner': 'put in a short liner',
 };

@@ -60,7 +60,7 @@ function spreadAdvice(parts: readonly Part[]): Part[] {
       ?.read?.drafts.at(-1);
     const { read } = part;
     const isLong = about !== undefined && 'toReadingFt' in about;
-    if (!read || read.isPlaced || !isLong) return part;
+    if (!read || read.isPlaced || !isLong || about.toReadingFt === undefined) return part;
     const { readingFt, toReadingFt } = about;
     const drafts = read.drafts.map((draft) =>
       draft.kind === 'advice' && draft.readingFt !== null

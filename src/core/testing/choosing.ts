@@ -6,15 +6,26 @@ const LINE_FT = 100;
 /** What three trades and one that only some findings take cost once: two share a permit. */
 const ONCE = [900, 350, 600, 250, 1200];
 
-function ratesOf(random: Random, bits: number, streetBit: number): Rate[] {
+function ratesOf(random: Random, opening: number, bits: number, streetBit: number): Rate[] {
   const cuts = [20, 45, 70].map((at) => at + Math.round(random.between(-8, 8)));
   const edges = [-Infinity, ...cuts, Infinity];
   return edges.slice(1).map((toFt, index) => ({
     fromFt: edges[index]!,
     toFt,
     perFt: Math.round(random.between(20, 220)),
+    opening: Math.round(opening * random.between(0.6, 1.8)),
     once: index === 3 ? bits | streetBit : bits,
   }));
+}
+
+/** Rates whose openings differ, and what going on into a dearer one costs: at least the difference. */
+function steppedRates(random: Random, ...more: [number, number, number]) {
+  const rates = ratesOf(random, ...more);
+  const edges = rates.slice(1).map(({ fromFt, opening }, index) => ({
+    atFt: fromFt,
+    cost: Math.max(0, opening - rates[index]!.opening) * Math.round(random.between(1, 2)),
+  }));
+  return { rates, edges };
 }
 
 /**
@@ -26,8 +37,7 @@ export function randomProblem(seed: number, count: number): Problem {
   const lineFt = Math.max(LINE_FT, count * 8);
   const whole = (low: number, high: number) => Math.round(random.between(low, high));
   const trades: Trade[] = [0b00001, 0b00110, 0b01010, 0b00010].map((bits, index) => ({
-    opening: index === 3 ? 0 : whole(100, 2200),
-    rates: ratesOf(random, bits, index < 2 ? 0b10000 : 0),
+    ...steppedRates(random, index === 3 ? 0 : whole(100, 2200), bits, index < 2 ? 0b10000 : 0),
     lumps: index === 1 ? [15, 40, 41, 80].map((atFt) => ({ atFt, cost: whole(100, 500) })) : [],
     bars: random.next() < 0.5 ? [{ fromFt: 50, toFt: 52 }] : [],
   }));
@@ -57,10 +67,9 @@ function priceStretch(trade: Trade, fromFt: number, toFt: number): number {
       sum + Math.max(0, Math.min(rate.toFt, toFt) - Math.max(rate.fromFt, fromFt)) * rate.perFt,
     0,
   );
-  return trade.lumps.reduce(
-    (sum, { atFt, cost }) => (atFt >= fromFt && atFt <= toFt ? sum + cost : sum),
-    feet,
-  );
+  const lumps = trade.lumps.filter(({ atFt }) => atFt >= fromFt && atFt <= toFt);
+  const edges = (trade.edges ?? []).filter(({ atFt }) => atFt > fromFt && atFt < toFt);
+  return [...lumps, ...edges].reduce((sum, { cost }) => sum + cost, feet);
 }
 
 const bitsOf = (trade: Trade, fromFt: number, toFt: number) =>
@@ -71,6 +80,9 @@ const bitsOf = (trade: Trade, fromFt: number, toFt: number) =>
         : bits,
     0,
   );
+
+const openingAt = ({ rates }: Trade, atFt: number) =>
+  rates.findLast(({ fromFt }) => fromFt <= atFt)!.opening;
 
 type Priced = { readonly cost: number; readonly bits: number };
 
@@ -95,7 +107,8 @@ function waysToLay(trade: Trade, parts: readonly Option[]): Priced[] {
     if (!isPossible) continue;
     ways.push({
       cost: stretches.reduce(
-        (sum, { fromFt, toFt }) => sum + trade.opening + priceStretch(trade, fromFt, toFt),
+        (sum, { fromFt, toFt }) =>
+          sum + openingAt(trade, fromFt) + priceStretch(trade, fromFt, toFt),
         0,
       ),
       bits: stretches.reduce((bits, { fromFt, toFt }) => bits | bitsOf(trade, fromFt, toFt), 0),

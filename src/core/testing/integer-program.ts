@@ -18,6 +18,7 @@ function cellsOf(trade: Trade, at: number, options: readonly Option[]): Cell[] {
     ...options.flatMap(({ fromFt, toFt }) => [fromFt, toFt]),
     ...trade.lumps.map(({ atFt }) => atFt),
     ...trade.rates.map(({ fromFt }) => fromFt),
+    ...(trade.edges ?? []).map(({ atFt }) => atFt),
     ...trade.bars.flatMap(({ fromFt, toFt }) => [fromFt, toFt]),
   ].filter((edge) => edge >= first && edge <= last);
   const cuts = [...new Set(edges)].sort((a, b) => a - b);
@@ -36,13 +37,16 @@ function cellsOf(trade: Trade, at: number, options: readonly Option[]): Cell[] {
       name: `y${at}_${index}b`,
       fromFt: edge,
       toFt: end,
-      cost: meter.cost(edge, (edge + end) / 2, false) * 2,
+      cost: meter.cost(edge, (edge + end) / 2, true) * 2 - lumpsAt(trade, edge) * 2,
       bits: meter.onceIn(edge, end),
       isBarred: meter.isBarred(edge, end),
     };
     return [spot, between];
   });
 }
+
+const lumpsAt = ({ lumps }: Trade, at: number) =>
+  lumps.reduce((sum, { atFt, cost }) => (Math.abs(atFt - at) < 1e-9 ? sum + cost : sum), 0);
 
 const within = (inner: Interval, outer: Interval) =>
   inner.fromFt >= outer.fromFt && inner.toFt <= outer.toFt;
@@ -103,7 +107,7 @@ export function integerProgramOf({ trades, targets, once }: Problem): string {
         )
         .map((stretch, index) => ({ ...stretch, name: `s${at}_${index}` }));
       for (const { name, fromFt, toFt } of stretches) {
-        variable(name, trade.opening + meter.cost(fromFt, toFt, true));
+        variable(name, meter.opening(fromFt) + meter.cost(fromFt, toFt, true));
         for (const bit of bitsIn(meter.onceIn(fromFt, toFt), once.length))
           rule(`u${bit} - ${name}`, '>= 0');
       }
@@ -114,10 +118,17 @@ export function integerProgramOf({ trades, targets, once }: Problem): string {
       continue;
     }
     const cells = cellsOf(trade, at, mine);
+    for (const [index, { atFt, cost }] of (trade.edges ?? []).entries()) {
+      const before = cells.find(({ fromFt, toFt }) => toFt === atFt && fromFt < atFt);
+      const after = cells.find(({ fromFt, toFt }) => fromFt === atFt && toFt > atFt);
+      if (!before || !after) continue;
+      variable(`e${at}_${index}`, cost);
+      rule(`e${at}_${index} - ${before.name} - ${after.name}`, '>= -1');
+    }
     for (const [index, cell] of cells.entries()) {
       variable(cell.name, cell.cost);
       const before = cells[index - 1];
-      variable(`o${cell.name}`, trade.opening);
+      variable(`o${cell.name}`, meterOf(trade).opening(cell.fromFt));
       rule(`o${cell.name} - ${cell.name}${before ? ` + ${before.name}` : ''}`, '>= 0');
       for (const bit of bitsIn(cell.bits, once.length)) rule(`u${bit} - ${cell.name}`, '>= 0');
       if (cell.isBarred && !mine.some((pick) => within(cell, pick))) rule(cell.name, '<= 0');

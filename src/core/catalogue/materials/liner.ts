@@ -7,7 +7,7 @@ export const liner: MaterialSpec = {
   service: { laid: { from: 1985, to: null }, life: { from: 30, to: 50 } },
   friction: 0.3,
   manningN: 0.011,
-  traits: [],
+  traits: ['lasting'],
   tile: {
     width: 12,
     height: 8,

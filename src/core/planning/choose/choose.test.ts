@@ -4,8 +4,7 @@ import { choose } from './choose';
 import { meterOf, type Problem, type Trade } from './problem';
 
 const flat = (perFt: number, opening: number, once = 0b1): Trade => ({
-  opening,
-  rates: [{ fromFt: -Infinity, toFt: Infinity, perFt, once }],
+  rates: [{ fromFt: -Infinity, toFt: Infinity, perFt, opening, once }],
   lumps: [],
   bars: [],
 });
@@ -78,8 +77,12 @@ describe('choosing', () => {
     const doubled = ({ trades, targets, once }: Problem): Problem => ({
       trades: trades.map((trade) => ({
         ...trade,
-        opening: trade.opening * 2,
-        rates: trade.rates.map((rate) => ({ ...rate, perFt: rate.perFt * 2 })),
+        rates: trade.rates.map((rate) => ({
+          ...rate,
+          perFt: rate.perFt * 2,
+          opening: rate.opening * 2,
+        })),
+        edges: (trade.edges ?? []).map((edge) => ({ ...edge, cost: edge.cost * 2 })),
         lumps: trade.lumps.map((lump) => ({ ...lump, cost: lump.cost * 2 })),
       })),
       targets,
@@ -101,19 +104,24 @@ describe('choosing', () => {
 describe('the meter of a trade', () => {
   it('adds up rates over their edges, lumps at both ends of an opening and at the far end of going on', () => {
     const meter = meterOf({
-      opening: 0,
       rates: [
-        { fromFt: -Infinity, toFt: 10, perFt: 1, once: 0b1 },
-        { fromFt: 10, toFt: 20, perFt: 2, once: 0b10 },
-        { fromFt: 20, toFt: Infinity, perFt: 4, once: 0b100 },
+        { fromFt: -Infinity, toFt: 10, perFt: 1, opening: 7, once: 0b1 },
+        { fromFt: 10, toFt: 20, perFt: 2, opening: 9, once: 0b10 },
+        { fromFt: 20, toFt: Infinity, perFt: 4, opening: 8, once: 0b100 },
       ],
       lumps: [
         { atFt: 5, cost: 100 },
         { atFt: 15, cost: 1000 },
       ],
+      edges: [{ atFt: 20, cost: 10_000 }],
       bars: [{ fromFt: 12, toFt: 13 }],
     });
-    expect(meter.cost(5, 25, true)).toBe(5 + 20 + 20 + 1100);
+    expect(meter.cost(5, 25, true)).toBe(5 + 20 + 20 + 1100 + 10_000);
+    // Where a stretch begins or ends at an edge, it does not cross it; where one goes on from there, it does.
+    expect(meter.cost(20, 25, true)).toBe(20);
+    expect(meter.cost(20, 25, false)).toBe(10_020);
+    expect(meter.cost(15, 20, true)).toBe(10 + 1000);
+    expect([meter.opening(9), meter.opening(10), meter.mostOpening]).toEqual([7, 9, 9]);
     expect(meter.cost(5, 15, false)).toBe(5 + 10 + 1000);
     expect(meter.cost(-10, 0, true)).toBe(10);
     expect(meter.onceIn(5, 10)).toBe(0b1);

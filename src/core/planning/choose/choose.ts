@@ -104,7 +104,7 @@ function stepsFor(
   state: State,
   { trade, fromFt, toFt }: Option,
 ): Step[] {
-  const { opening, longestFt = Infinity } = trades[trade]!;
+  const { longestFt = Infinity } = trades[trade]!;
   const buy = (bits: number) => priceOfBits(once, bits & ~state.paid);
   const end = state.ends[trade]!;
   const start = state.starts[trade]!;
@@ -120,7 +120,7 @@ function stepsFor(
   // Over its own last stretch a trade only begins anew where that one may not go on.
   if (end < fromFt || steps.length === 0 || longestFt < Infinity) {
     const bits = meter.onceIn(fromFt, toFt);
-    const cost = opening + meter.cost(fromFt, toFt, true) + buy(bits);
+    const cost = meter.opening(fromFt) + meter.cost(fromFt, toFt, true) + buy(bits);
     const paid = state.paid | bits;
     steps.push({ cost: state.cost + cost, paid, start: fromFt, end: toFt, joins: false });
   }
@@ -141,7 +141,7 @@ function placeAfter(
     if (end === -Infinity || nextFt === Infinity) return true;
     if (nextFt <= end) return false;
     const meter = meters[index]!;
-    return meter.isBarred(end, nextFt) || meter.cost(end, nextFt, false) >= trades[index]!.opening;
+    return meter.isBarred(end, nextFt) || meter.cost(end, nextFt, false) >= meter.mostOpening;
   };
   const ends = state.ends.map((was, index) => {
     const end = index === trade ? step.end : was;
@@ -174,7 +174,7 @@ function canStandFor(
       meter.cost(fromFt, end, isOpening) + priceOfBits(once, meter.onceIn(fromFt, end));
     // Either it opens a stretch of its own where the next one may begin, or it works on to that end.
     const nextFt = startFt[trade]!;
-    const opens = trades[trade]!.opening + (end > nextFt ? work(nextFt, true) : 0);
+    const opens = meter.mostOpening + (end > nextFt ? work(nextFt, true) : 0);
     const isLimited = trades[trade]!.longestFt !== undefined;
     const isShut = own === -Infinity || isLimited || meter.isBarred(own, end);
     const worksOn = isShut ? Infinity : work(own, false);

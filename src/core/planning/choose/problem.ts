@@ -4,6 +4,8 @@ import { lastAtOrBelow } from '../../base/memo';
 /** A stretch with one price for each foot and one set of things that must be paid once. */
 export type Rate = Interval & {
   readonly perFt: number;
+  /** The price of each separate stretch that begins here: a pit, a length of liner. */
+  readonly opening: number;
   /** Bits of what must be paid once when this stretch is worked. */
   readonly once: number;
 };
@@ -13,11 +15,14 @@ export type Lump = { readonly atFt: number; readonly cost: number };
 
 /** One method on one line: what a stretch of it costs, and where it cannot go. */
 export type Trade = {
-  /** The price of each separate stretch: a pit, a length of liner. */
-  readonly opening: number;
   /** Sorted, touching, without end on both sides. */
   readonly rates: readonly Rate[];
   readonly lumps: readonly Lump[];
+  /**
+   * Prices of going on past a place into deeper ground or another surface; none where a stretch begins there. Sorted;
+   * each at least what an opening costs more beyond it than before it, so that nobody begins early to open cheaper.
+   */
+  readonly edges?: readonly Lump[];
   /** Stretches that it cannot pass; sorted. */
   readonly bars: readonly Interval[];
   /** The longest that one stretch may be, feet; absent: as long as one likes. */
@@ -55,6 +60,9 @@ export type Choice = {
 
 /** Sums of a trade from a fixed place on, so that any stretch is priced by two look-ups. */
 export type Meter = {
+  /** Price of a stretch of its own that begins here, and the most that one may cost anywhere. */
+  readonly opening: (fromFt: number) => number;
+  readonly mostOpening: number;
   /** Price of working from `fromFt` to `toFt`; the lump at the beginning counts when `isOpening`. */
   readonly cost: (fromFt: number, toFt: number, isOpening: boolean) => number;
   readonly onceIn: (fromFt: number, toFt: number) => number;
@@ -63,8 +71,15 @@ export type Meter = {
 
 const HAIR = 1e-9;
 
+/** Sums of lumps up to a place, that place included. */
+function sumsBelow(sorted: readonly Lump[]): (atFt: number) => number {
+  const sums = [0];
+  for (const { cost } of sorted) sums.push(sums.at(-1)! + cost);
+  return (atFt) => sums[lastAtOrBelow(sorted, atFt, (lump) => lump.atFt) + 1]!;
+}
+
 /** Prepares a trade for pricing stretches. */
-export function meterOf({ rates, lumps, bars }: Trade): Meter {
+export function meterOf({ rates, lumps, bars, edges = [] }: Trade): Meter {
   const starts = rates.map(({ fromFt }) => fromFt);
   const originFt = rates.length > 1 ? rates[1]!.fromFt : 0;
   // Cost from the first edge to the start of each rate; the first rate counts backwards from it.
@@ -82,16 +97,17 @@ export function meterOf({ rates, lumps, bars }: Trade): Meter {
     return sums[index]! + (atFt - (index === 0 ? originFt : rate.fromFt)) * rate.perFt;
   };
   const sorted = lumps.toSorted((a, b) => a.atFt - b.atFt);
-  const lumpSums = [0];
-  for (const { cost } of sorted) lumpSums.push(lumpSums.at(-1)! + cost);
-  const lumpsBelow = (atFt: number) =>
-    lumpSums[lastAtOrBelow(sorted, atFt, (lump) => lump.atFt) + 1]!;
+  const lumpsBelow = sumsBelow(sorted);
+  const edgesBelow = sumsBelow(edges);
   return {
+    opening: (fromFt) => rates[rateAt(fromFt)]!.opening,
+    mostOpening: Math.max(...rates.map(({ opening }) => opening)),
     cost: (fromFt, toFt, isOpening) =>
       upTo(toFt) -
       upTo(fromFt) +
       lumpsBelow(toFt + HAIR) -
-      lumpsBelow(isOpening ? fromFt - HAIR : fromFt + HAIR),
+      lumpsBelow(isOpening ? fromFt - HAIR : fromFt + HAIR) +
+      Math.max(0, edgesBelow(toFt - HAIR) - edgesBelow(isOpening ? fromFt + HAIR : fromFt - HAIR)),
     onceIn: (fromFt, toFt) => {
       let bits = 0;
       for (let at = rateAt(fromFt); at < rates.length; at += 1) {

@@ -5,6 +5,7 @@ export const abatement = methodOf({
   name: 'Asbestos abatement',
   verb: 'Abate the asbestos cement',
   role: 'prepare',
+  extent: 'stretch',
   order: 30,
   by: 'a licensed asbestos abatement contractor',
   price: { visit: 'abatement.visit', foot: 'abatement.foot' },

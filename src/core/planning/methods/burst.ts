@@ -12,6 +12,7 @@ export const burst = methodOf({
   lifeYears: 60,
   by: 'a licensed contractor with the machine for it',
   grounds: ['open'],
+  digsPits: true,
   needsPermit: true,
   price: { visit: 'burst.visit', each: 'burst.each', foot: 'burst.foot', tee: 'liner.tee' },
   firstIn: abatementFirst,

@@ -1,4 +1,4 @@
-import { abatementFirst, reachOfCleaning, whyNoForce, whyNoForceAt } from './families';
+import { reachOfCleaning, whyNoForce, whyNoForceAt } from './families';
 import { holds, methodOf } from './method';
 
 export const cut = methodOf({
@@ -8,9 +8,9 @@ export const cut = methodOf({
   role: 'clean',
   order: 51,
   by: 'a drain cleaner',
+  runsFromWayIn: true,
   needsCleanout: true,
   price: { visit: 'cut.visit', foot: 'cut.foot' },
-  firstIn: abatementFirst,
   reach: reachOfCleaning,
   verdict: ({ kind }) => (kind === 'roots' ? holds('roots come back: the way in remains') : null),
   barredBy: whyNoForceAt,

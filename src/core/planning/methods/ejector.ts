@@ -7,6 +7,7 @@ export const ejector = methodOf({
   name: 'Pumped ejection',
   verb: 'Fit pumped ejection',
   role: 'replace',
+  extent: 'fitting',
   order: 45,
   lifeYears: 12,
   by: 'a licensed plumber and electrician',

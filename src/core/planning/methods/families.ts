@@ -1,11 +1,11 @@
-import type { Interval } from '../../base/interval';
+import { clip, type Interval } from '../../base/interval';
 import { hasTrait } from '../../catalogue/defects/kinds';
 import { WALL_GONE } from '../../catalogue/forms';
 import { isPipeOf } from '../../catalogue/materials/kinds';
 import type { MethodId } from '../../catalogue/method-ids';
 import { showsSoil } from '../../catalogue/severity/bounds';
 import type { Finding } from '../../judge/finding';
-import type { Cell } from '../bed';
+import { type Cell, EDGE_FT, groundRunsOf, lineOf, type PipeRun, pipeRunsOf } from '../bed';
 import type { Site } from '../site';
 import { cannot, cures, type Verdict } from './method';
 
@@ -98,10 +98,55 @@ export function verdictOfNewPipe(finding: Finding, site: Site): Verdict | null {
 export const isRunGrade = ({ kind, because }: Finding) =>
   kind === 'layout' && because.some(({ rule }) => rule === 'run-grade-failed');
 
-/** Replacement runs from sound joint to sound joint and, for a sag, to where grade is recovered. */
-export function reachOfNewPipe({ span }: Finding, { assumptions }: Site): Interval {
-  const beyondFt = assumptions.replaceBeyondFt;
-  return { fromFt: span.fromFt - beyondFt, toFt: span.toFt + beyondFt };
+/** New pipe goes this far into sound pipe of another kind, for the coupling, feet. */
+const COUPLING_FT = 0.5;
+/** Less old bad pipe than this is not left between a work and a change of pipe, a tee or the line's end, feet. */
+export const STUB_FT = 4;
+
+/** An edge moved outward to a stop that would leave only a stub of old pipe before it. */
+function withoutStub(edgeFt: number, stops: readonly number[], outward: 1 | -1): number {
+  const near = stops
+    .filter((stop) => (stop - edgeFt) * outward > 0 && (stop - edgeFt) * outward < STUB_FT)
+    .toSorted((a, b) => (a - b) * outward);
+  return near.at(-1) ?? edgeFt;
+}
+
+/**
+ * Replacement runs from sound joint to sound joint and, for a sag, to where grade is recovered: within the line,
+ * not into sound pipe of another kind, and leaving no stub of old pipe behind.
+ */
+export function reachOfNewPipe({ span, kind, lineId }: Finding, site: Site): Interval {
+  const beyondFt = site.assumptions.replaceBeyondFt;
+  const bed = site.beds.get(lineId);
+  const wished = { fromFt: span.fromFt - beyondFt, toFt: span.toFt + beyondFt };
+  if (!bed) return wished;
+  const whole = lineOf(bed);
+  if (kind === 'standing-water') return clip(wished, whole) ?? span;
+  const own = pipeRunsOf(bed).filter(
+    (run) => run.fromFt <= span.toFt + EDGE_FT && run.toFt >= span.fromFt - EDGE_FT,
+  );
+  const [first, last] = [own[0], own.at(-1)];
+  if (!first || !last) return clip(wished, whole) ?? span;
+  const pipe = { fromFt: first.fromFt - COUPLING_FT, toFt: last.toFt + COUPLING_FT };
+  const cut = clip(clip(wished, pipe) ?? span, whole) ?? span;
+  const tees = bed.tees.map(({ stationFt }) => stationFt);
+  // A length of plastic left over is no stub.
+  const isOld = (run: PipeRun) => !isPipeOf('lasting', run.material) && !run.lined;
+  return {
+    fromFt: isOld(first) ? withoutStub(cut.fromFt, [first.fromFt, ...tees], -1) : cut.fromFt,
+    toFt: isOld(last) ? withoutStub(cut.toFt, [last.toFt, ...tees], 1) : cut.toFt,
+  };
+}
+
+/** All of the line under the floor that a finding lies under: a new route goes round the whole of it. */
+export function reachUnderFloor(finding: Finding, site: Site): Interval {
+  const bed = site.beds.get(finding.lineId);
+  if (!bed) return finding.span;
+  const under = groundRunsOf(bed).find(
+    (run) =>
+      run.ground === 'slab' && run.fromFt <= finding.span.toFt && run.toFt >= finding.span.fromFt,
+  );
+  return clip(under ?? finding.span, lineOf(bed)) ?? finding.span;
 }
 
 /** A hose or cutter is worked to and fro over a fault, a foot on each side, within what was reached. */
@@ -130,8 +175,10 @@ export function whyNoForce(
     return tool === 'jet'
       ? 'high pressure tears tar-paper pipe'
       : 'a cutter or scraper tears tar-paper pipe';
-  if (material === 'asbestos-cement' && tool === 'scraper')
-    return 'asbestos cement must not be ground';
+  if (material === 'asbestos-cement' && tool !== 'jet')
+    return tool === 'cutter'
+      ? 'asbestos cement must not be cut'
+      : 'asbestos cement must not be ground';
   return null;
 }
 

@@ -1,11 +1,13 @@
 import type { MethodId } from '../../catalogue/method-ids';
 import { abatement } from './abatement';
+import { backwaterValve } from './backwater-valve';
 import { burst } from './burst';
 import { cleanout } from './cleanout';
 import { cut } from './cut';
 import { descale } from './descale';
 import { dig } from './dig';
 import { ejector } from './ejector';
+import { flush } from './flush';
 import { jet } from './jet';
 import { liner } from './liner';
 import { lookAgain } from './look-again';
@@ -20,6 +22,7 @@ import { reroute } from './reroute';
 import { secondOpinion } from './second-opinion';
 import { slabBreak } from './slab-break';
 import { treatRoots } from './treat-roots';
+import { trimTap } from './trim-tap';
 
 /** Every method, in the order of works. */
 export const METHODS: readonly Method[] = [
@@ -27,6 +30,7 @@ export const METHODS: readonly Method[] = [
   notifyAuthority,
   cleanout,
   raiseRiser,
+  backwaterValve,
   lookAgain,
   secondOpinion,
   abatement,
@@ -41,6 +45,8 @@ export const METHODS: readonly Method[] = [
   treatRoots,
   descale,
   rampLip,
+  trimTap,
+  flush,
   liner,
   patchLiner,
 ];

@@ -9,6 +9,7 @@ export const jet = methodOf({
   role: 'clean',
   order: 50,
   by: 'a drain cleaner with a jetter',
+  runsFromWayIn: true,
   needsCleanout: true,
   price: { visit: 'jet.visit', foot: 'jet.foot' },
   reach: reachOfCleaning,

@@ -13,6 +13,9 @@ export const cures = (because: string): Verdict => ({ does: 'cure', because });
 export const holds = (because: string): Verdict => ({ does: 'hold', because });
 export const cannot = (because: string): Verdict => ({ does: 'no', because });
 
+/** What a work extends over: a visit to a line, a stretch between sound ends, one place, or a fitting on the line. */
+export type Extent = 'visit' | 'stretch' | 'spot' | 'fitting';
+
 /**
  * One way of dealing with a pipe, as data and predicates: what it cures, what it merely holds, what
  * forbids it, what must come first, how it is priced and how long it lasts.
@@ -22,6 +25,9 @@ export type Method = {
   readonly name: string;
   /** What is done, for a line of a plan ("Replace"). */
   readonly verb: string;
+  readonly extent: Extent;
+  /** Whether it is worked from its way in to its last target, and paid by the foot run from there. */
+  readonly runsFromWayIn: boolean;
   readonly role: 'replace' | 'mend' | 'clean' | 'prepare' | 'look' | 'tell';
   /** Place in the order of works: what is smaller is done first. */
   readonly order: number;
@@ -31,6 +37,8 @@ export type Method = {
   readonly grounds: readonly Ground[];
   /** Whether ground is opened: depth makes it dearer, and the surface is put back. */
   readonly opensGround: boolean;
+  /** Whether its price each is for pits, which depth makes dearer. */
+  readonly digsPits: boolean;
   /** Whether it replaces sewer pipe, which needs a permit. */
   readonly needsPermit: boolean;
   /** Whether a hose or cutter must get in by a cleanout. */
@@ -61,13 +69,26 @@ const EVERYWHERE: readonly Ground[] = ['open', 'slab', 'hung'];
 type Particulars = Pick<Method, 'id' | 'name' | 'verb' | 'role' | 'order' | 'verdict'> &
   Partial<Method>;
 
+const EXTENTS: Readonly<Record<Method['role'], Extent>> = {
+  replace: 'stretch',
+  mend: 'spot',
+  clean: 'visit',
+  prepare: 'fitting',
+  look: 'visit',
+  tell: 'visit',
+};
+const extentOf = (role: Method['role']) => EXTENTS[role];
+
 /** A method from what is particular to it: else it works in any ground, on the finding itself. */
 export function methodOf(particulars: Particulars): Method {
   return {
     lifeYears: null,
     by: 'a licensed plumber or drain contractor',
     grounds: EVERYWHERE,
+    extent: extentOf(particulars.role),
+    runsFromWayIn: false,
     opensGround: false,
+    digsPits: particulars.opensGround ?? false,
     needsPermit: false,
     needsCleanout: false,
     price: {},

@@ -13,6 +13,8 @@ export const patchLiner = methodOf({
   name: 'Short liner',
   verb: 'Set a short liner',
   order: 61,
+  extent: 'spot',
+  needsPermit: false,
   longestFt: LONGEST_FT,
   lifeYears: 25,
   price: { visit: 'patch-liner.visit', each: 'patch-liner.each', foot: 'patch-liner.foot' },

@@ -1,7 +1,7 @@
-import { reachOfNewPipe, verdictOfNewPipe } from './families';
+import { reachUnderFloor, verdictOfNewPipe } from './families';
 import { methodOf } from './method';
 
-/** A new way round the house leaves the old pipe in the ground: nothing of it is cut. */
+/** A new way round the house replaces all that lies under its floor, once: the old pipe stays in the ground, uncut. */
 export const reroute = methodOf({
   id: 'reroute',
   name: 'Reroute in new pipe',
@@ -12,7 +12,7 @@ export const reroute = methodOf({
   by: 'a licensed plumber',
   grounds: ['slab'],
   needsPermit: true,
-  price: { visit: 'reroute.visit', foot: 'reroute.foot' },
-  reach: reachOfNewPipe,
+  price: { visit: 'reroute.visit', foot: 'reroute.foot', tee: 'liner.tee' },
+  reach: reachUnderFloor,
   verdict: verdictOfNewPipe,
 });

@@ -9,6 +9,7 @@ export const treatRoots = methodOf({
   role: 'clean',
   order: 52,
   by: 'a licensed applicator',
+  runsFromWayIn: true,
   needsCleanout: true,
   price: { visit: 'treat-roots.visit', foot: 'treat-roots.foot' },
   // Foam reaches what a cutter has opened; where no cutter may go, foam alone must do.

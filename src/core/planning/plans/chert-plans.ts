@@ -1,9 +1,11 @@
 import { choose } from '../choose/choose';
 import { type Allowed, type Need, poseProblem, worksOf } from '../pose';
+import type { Finding } from '../../judge/finding';
 import type { Site } from '../site';
 import type { WorkDraft } from '../work';
 import { needsOfFixing, needsOfRenewing, needsOfUpkeep } from './needs';
 import { type ChertPlanId, type Plan, planOf } from './plan';
+import { joinNear } from './join-near';
 import { looks, opinions, tellings } from './telling';
 
 /** A plan of what is done in any case and of the cheapest works that meet the needs. */
@@ -16,7 +18,12 @@ function cheapest(
 ): Plan {
   const posed = poseProblem(site, needs, isAllowed);
   const choice = choose(posed.problem);
-  const plan = planOf(site, id, [...always, ...(choice ? worksOf(posed, choice) : [])]);
+  const chosen = choice ? joinNear(site, worksOf(posed, choice)) : [];
+  const works = [...always, ...chosen];
+  const { settles } = planOf(site, id, works);
+  // Where the pipe is taken out, nobody needs to look what was wrong with it.
+  const isOpen = ({ id: findingId }: Finding) => !settles.includes(findingId);
+  const plan = planOf(site, id, [...works, ...looks(site, isOpen)]);
   return choice?.isExact === false ? { ...plan, isUnproved: true } : plan;
 }
 
@@ -27,7 +34,7 @@ const UPKEEP: Allowed = ({ role, id }) => role === 'clean' || id === 'ramp-lip';
  * leaves nothing moderate or worse and no pipe past its life.
  */
 export function planAll(site: Site): Plan[] {
-  const always = [...tellings(site), ...looks(site)];
+  const always = tellings(site);
   const works = [...always, ...opinions(site)];
   return [
     cheapest(site, 'keep-running', always, needsOfUpkeep(site), UPKEEP),

@@ -1,7 +1,7 @@
 import { type Range, totalRange } from '../../base/range';
 import type { Finding } from '../../judge/finding';
 import { creditWorks } from '../credit';
-import { withFirst } from '../first-works';
+import { lackOf, withFirst } from '../first-works';
 import { methodById } from '../methods/index';
 import { priceWorks } from '../price-works';
 import type { Site } from '../site';
@@ -16,24 +16,35 @@ export type Plan = {
   readonly id: PlanId;
   readonly works: readonly Work[];
   readonly cost: Range;
-  /** Findings that it neither ends nor, where upkeep is enough, holds; by id. */
+  /** Findings that it ends, by id. */
+  readonly settles: readonly string[];
+  /** Findings that it keeps as they are by upkeep and does not end; by id. */
+  readonly holds: readonly string[];
+  /** Findings that it does nothing for; by id. No finding is in two of the three. */
   readonly leaves: readonly string[];
+  /** Whether all that its works need first is among them. */
+  readonly complete: boolean;
   /** Set where there were too many combinations to try them all: a cheaper plan may exist. */
   readonly isUnproved?: true;
 };
 
 const ASKS_FOR_WORK: readonly Finding['action'][] = ['repair', 'urgent', 'look-again'];
 
-/** Whether a finding is left when these works are done. */
-function isLeft({ id, severity, action }: Finding, works: readonly Work[]): boolean {
-  if (severity === 'slight' && !ASKS_FOR_WORK.includes(action)) return false;
-  if (works.some(({ cures }) => cures.includes(id))) return false;
-  return !(action === 'upkeep' && works.some(({ holds }) => holds.includes(id)));
-}
-
-/** What works leave, by id. */
-export function leftBy(site: Site, works: readonly Work[]): string[] {
-  return site.owned.filter((finding) => isLeft(finding, works)).map(({ id }) => id);
+/** What works do for each finding: end it, hold it, or leave it, by id. */
+function sortFindings(
+  { owned }: Site,
+  works: readonly Work[],
+): Pick<Plan, 'settles' | 'holds' | 'leaves'> {
+  const cured = new Set(works.flatMap(({ cures }) => cures));
+  const held = new Set(works.flatMap(({ holds }) => holds));
+  const isSmall = ({ severity, action }: Finding) =>
+    severity === 'slight' && !ASKS_FOR_WORK.includes(action);
+  const idsOf = (list: readonly Finding[]) => list.map(({ id }) => id);
+  return {
+    settles: idsOf(owned.filter(({ id }) => cured.has(id))),
+    holds: idsOf(owned.filter(({ id }) => !cured.has(id) && held.has(id))),
+    leaves: idsOf(owned.filter((one) => !cured.has(one.id) && !held.has(one.id) && !isSmall(one))),
+  };
 }
 
 /** A plan of works, with all that they need first, priced, and with what they do. */
@@ -47,8 +58,9 @@ export function planAsIs(site: Site, id: PlanId, drafts: readonly WorkDraft[]): 
   return {
     id,
     works,
+    complete: lackOf(site, drafts).length === 0,
+    ...sortFindings(site, works),
     cost: totalRange(works.map(({ cost }) => cost)),
-    leaves: leftBy(site, works),
   };
 }
 

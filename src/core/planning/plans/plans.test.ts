@@ -6,7 +6,7 @@ import { scaleRange } from '../../base/range';
 import { CHERT_BOOK } from '../../model/prices/price-book';
 import { PRICE_KEYS, PRICE_TABLE } from '../../model/prices/price-table';
 import { anyScopedLine } from '../../testing/scoped-line';
-import { cellsWithin } from '../bed';
+import { cellsWithin, lineOf } from '../bed';
 import { checkWorks } from '../check-works';
 import { choose } from '../choose/choose';
 import { methodById } from '../methods/index';
@@ -114,6 +114,48 @@ describe('the three plans, on any line', () => {
           const isWorked = fixing.works.some((work) => gapBetweenFt(work, need.finding.span) === 0);
           expect(cured.has(need.finding.id) || fixing.leaves.includes(need.finding.id)).toBe(true);
           expect(isWorked).toBe(true);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('visit a line once with each tool, stay within it, and go round a floor once', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        for (const { works, complete } of planAll(site)) {
+          expect(complete).toBe(true);
+          const named = works.map(({ method, lineId }) => `${method} ${lineId}`);
+          const once = works.filter(
+            ({ extent, visit, method }) =>
+              method === 'reroute' || method === 'ejector' || (extent === 'visit' && visit),
+          );
+          for (const { method, lineId } of once)
+            expect(named.filter((one) => one === `${method} ${lineId}`)).toHaveLength(1);
+          for (const { visit, cost, lineId, fromFt, toFt, lines } of works) {
+            if (visit) expect(cost.likely).toBeGreaterThanOrEqual(lines[0]!.rate.likely);
+            if (visit) expect(lines[0]!.key).toMatch(/\.visit$/);
+            const whole = lineOf(bedOf(site, lineId));
+            expect(fromFt).toBeGreaterThanOrEqual(whole.fromFt - 1e-6);
+            expect(toFt).toBeLessThanOrEqual(whole.toFt + 1e-6);
+          }
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('end, hold or leave each finding, and never two of these', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        const site = siteOf(assess(inspection));
+        for (const { works, settles, holds, leaves } of planAll(site)) {
+          const all = [...settles, ...holds, ...leaves];
+          expect(new Set(all).size).toBe(all.length);
+          expect(new Set(settles)).toEqual(new Set(works.flatMap(({ cures }) => cures)));
+          const asks = site.owned.filter(({ severity }) => severity !== 'slight');
+          expect(asks.filter(({ id }) => !all.includes(id))).toEqual([]);
         }
       }),
       RUNS,

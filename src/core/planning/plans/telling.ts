@@ -26,9 +26,10 @@ export function tellings({ owned, authoritys }: Site): WorkDraft[] {
 }
 
 /** Cleaning and looking again, where nobody can tell yet what is wrong. */
-export function looks(site: Site): WorkDraft[] {
+export function looks(site: Site, isOpen: (finding: Finding) => boolean = () => true): WorkDraft[] {
   return site.owned
     .filter(({ action, placed }) => action === 'look-again' && placed)
+    .filter(isOpen)
     .flatMap((finding) => {
       const canJet = whyNotOver(site, jet, bedOf(site, finding.lineId), finding.span) === null;
       const first = { ...over('jet', finding), isFirst: true, order: BEFORE_LOOKING };
