@@ -25,3 +25,16 @@ export const METHOD_IDS = [
   'notify-utility-owner',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
+
+/** Works that lay new pipe in place of old. */
+export const NEW_PIPE: readonly MethodId[] = [
+  'dig',
+  'replace-exposed',
+  'slab-break',
+  'reroute',
+  'burst',
+];
+/** Works that give the pipe a new inside. */
+export const NEW_INSIDE: readonly MethodId[] = ['liner', 'patch-liner'];
+/** Works that come round. */
+export const CLEANING: readonly MethodId[] = ['cut', 'jet', 'treat-roots', 'descale', 'flush'];

@@ -6,6 +6,8 @@ import type { Lateral } from '../lateral/lateral';
 import type { Meeting } from '../lateral/meets';
 import type { PlacedTie } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
+import { type Course, coursesOf } from '../planning/course';
+import { repairOf } from '../planning/repair';
 import { composeReport } from '../report/compose';
 import { repairJson } from './repair-json';
 
@@ -15,6 +17,7 @@ const ft = (value: number) => roundTo(value, 3);
 /** The object that the headless door prints. Fields may be added, not renamed. */
 export function derivedJson(assessment: Assessment): Record<string, unknown> {
   const report = composeReport(assessment);
+  const courses = coursesOf(repairOf(assessment));
   return {
     lateral: {
       ...lateralJson(assessment.lateral),
@@ -26,7 +29,7 @@ export function derivedJson(assessment: Assessment): Record<string, unknown> {
       })),
     },
     checks: assessment.checks,
-    findings: assessment.findings.map(findingJson),
+    findings: assessment.findings.map((finding) => findingJson(finding, courses.get(finding.id)!)),
     questions: assessment.questions,
     remarks: assessment.remarks,
     advice: assessment.advice,
@@ -136,7 +139,7 @@ function runJson(axis: RunAxis) {
   };
 }
 
-function findingJson(finding: Finding) {
+function findingJson(finding: Finding, course: Course) {
   const { placed, span } = finding;
   return {
     id: finding.id,
@@ -162,7 +165,16 @@ function findingJson(finding: Finding) {
     causes: finding.causes,
     suspicions: finding.suspicions,
     provisos: finding.provisos,
-    advice: finding.advice,
+    advice: course.says,
+    course: {
+      does: course.does,
+      when: course.when,
+      methods: course.methods,
+      excludes: course.excludes,
+      who: course.who,
+      everyYears: course.everyYears,
+      says: course.says.map(({ text }) => text),
+    },
     ruling: finding.ruling,
     review: finding.review,
     stale: finding.stale,

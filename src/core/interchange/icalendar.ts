@@ -3,8 +3,7 @@ import { Temporal } from 'temporal-polyfill';
 import { plainData } from '../base/plain-text';
 import { buyerWordsOf } from '../catalogue/defects/kinds';
 import type { Assessment } from '../judge/assessment';
-import { cleanedEvery } from '../planning/futures/risks';
-import { sayYears } from '../planning/pick';
+import { coursesOf, sayEvery } from '../planning/course';
 import { repairOf } from '../planning/repair';
 import { dayOf } from '../report/calendar';
 import { inScope } from '../report/in-scope';
@@ -32,9 +31,10 @@ export function listDays(assessment: Assessment): Day[] {
   const { job } = assessment.inspection;
   const scoped = dayOf(job.scheduledFor);
   const from = job.inspectionPeriodEndsOn ?? scoped;
-  const { site } = repairOf(assessment);
+  const repair = repairOf(assessment);
+  const courses = coursesOf(repair);
   const findings = inScope(assessment);
-  const steps = composeSteps(assessment).flatMap(({ text, byOn }, index): Day[] =>
+  const steps = composeSteps(assessment, repair).flatMap(({ text, byOn }, index): Day[] =>
     byOn === null
       ? []
       : [
@@ -46,23 +46,21 @@ export function listDays(assessment: Assessment): Day[] {
           },
         ],
   );
-  const repairs = findings.some(
-    ({ action, responsibleSide }) =>
-      responsibleSide === 'owner' && ['repair', 'urgent'].includes(action),
-  );
-  const upkeep = findings
-    .filter(({ action, responsibleSide }) => action === 'upkeep' && responsibleSide === 'owner')
-    .map((finding): Day => {
-      const everyYears = cleanedEvery(finding, site.assumptions);
-      const name = buyerWordsOf(finding.kind).name.toLowerCase();
-      return {
+  const repairs = findings.some(({ id }) => courses.get(id)!.does === 'repair');
+  const upkeep = findings.flatMap((finding): Day[] => {
+    const { everyYears } = courses.get(finding.id)!;
+    if (everyYears === null) return [];
+    const name = buyerWordsOf(finding.kind).name.toLowerCase();
+    return [
+      {
         key: `upkeep-${finding.id}`,
         on: after(from, { years: everyYears }),
         title: `Sewer upkeep: have the ${name} cleaned out (finding ${finding.number})`,
-        text: `About every ${everyYears === 1 ? 'year' : sayYears(everyYears)}.`,
+        text: `${sayEvery(everyYears)[0]!.toUpperCase()}${sayEvery(everyYears).slice(1)}.`,
         everyYears,
-      };
-    });
+      },
+    ];
+  });
   return [
     ...steps,
     ...(job.inspectionPeriodEndsOn

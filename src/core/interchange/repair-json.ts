@@ -15,6 +15,7 @@ export function repairJson(assessment: Assessment): Record<string, unknown> {
     plans: repair.plans.map((plan) => planJson(plan, repair)),
     pick: repair.pick.planId,
     pickBecause: repair.pick.because,
+    close: repair.pick.close,
     chosen: repair.chosen,
     horizonYears: repair.weighing.horizonYears,
     paysBackYear: repair.paysBackYear,
@@ -45,13 +46,16 @@ export function repairJson(assessment: Assessment): Record<string, unknown> {
   };
 }
 
-function planJson({ id, works, cost, leaves }: Plan, repair: Repair) {
+function planJson({ id, works, cost, settles, holds, leaves, complete }: Plan, repair: Repair) {
   const weighed = repair.pick.weighed.find(({ planId }) => planId === id)!;
   return {
     id,
     works: works.map(workJson),
     cost: wholeDollars(cost),
+    settles,
+    holds,
     leaves,
+    complete,
     expected: dollars(weighed.expected),
     backup: roundTo(weighed.backup, 4),
     objective: dollars(weighed.objective),
@@ -68,6 +72,8 @@ function planJson({ id, works, cost, leaves }: Plan, repair: Repair) {
 function workJson(work: Work) {
   return {
     method: work.method,
+    extent: work.extent,
+    ...(work.visit ? { visit: { ...work.visit, fromFt: ft(work.visit.fromFt) } } : {}),
     lineId: work.lineId,
     fromFt: ft(work.fromFt),
     toFt: ft(work.toFt),

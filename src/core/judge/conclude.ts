@@ -4,7 +4,7 @@ import { issuedNumbers } from '../model/job/report-words';
 import { adviseByAction } from './advise';
 import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
-import { type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
+import { type Advice, type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
 import { keepIssued, numberMade } from './numbering';
 import {
   type Asked,
@@ -53,6 +53,12 @@ const turns = ({ kind }: Conclusion) =>
 
 const said = ({ rule, text }: Reason): Reason => ({ rule, text });
 
+const advised = ({ rule, text, methods }: Advice): Advice => ({
+  rule,
+  text,
+  ...(methods ? { methods } : {}),
+});
+
 /** One of each: the same words by the same rule are said once. */
 function once<T extends { readonly rule: string; readonly text: string }>(
   items: readonly T[],
@@ -85,11 +91,11 @@ function layOver(finding: Finding, all: readonly Concluded[]): Finding {
     provisos,
     provisional: provisos.length > 0,
   };
-  return withAdvice(judged, pick(all, 'advice').map(said));
+  return withAdvice(judged, pick(all, 'advice').map(advised));
 }
 
 /** The advice by the action first, then what rules add; a finding with no action keeps to its reason. */
-export function withAdvice(finding: Finding, more: readonly Reason[]): Finding {
+export function withAdvice(finding: Finding, more: readonly Advice[]): Finding {
   const first = adviseByAction(finding);
   const rest = finding.action === 'none' && finding.kind !== 'material' ? [] : more;
   return { ...finding, advice: once([first, ...rest]) };

@@ -1,6 +1,7 @@
 import type { Interval } from '../base/interval';
 import type { DefectKind } from '../catalogue/defects/index';
 import type { Material } from '../catalogue/materials/index';
+import type { MethodId } from '../catalogue/method-ids';
 import type { Action, Facts, Reason, Severity } from '../catalogue/severity/grade';
 import type { Certainty, Locus } from '../catalogue/vocabulary';
 import type { Zone } from '../catalogue/zones';
@@ -49,6 +50,12 @@ export type StaleDecision = {
 };
 
 /** A defect of the line, all sightings of it together, with its grade and what to do. */
+/**
+ * What a rule advises. With `methods` it goes only with a course of action that has one of them; with none of them
+ * named, only where no work is done. Without, it is particular to the finding and goes with any course.
+ */
+export type Advice = Reason & { readonly methods?: readonly MethodId[] };
+
 export type Finding = {
   readonly id: string;
   readonly number: number;
@@ -95,7 +102,7 @@ export type Finding = {
   readonly causes: readonly Cause[];
   readonly suspicions: readonly Suspicion[];
   /** What to do, in order; never empty unless the action is `none`, which has its reason instead. */
-  readonly advice: readonly Reason[];
+  readonly advice: readonly Advice[];
   readonly ruling: Ruling | null;
   readonly review: Review | null;
   readonly stale: readonly StaleDecision[];

@@ -3,10 +3,9 @@ import { TOLERANCES } from '../base/tolerances';
 import type { Material } from '../catalogue/materials/index';
 import { isPipeOf } from '../catalogue/materials/kinds';
 import type { MethodId } from '../catalogue/method-ids';
-import type { Reason } from '../catalogue/severity/grade';
 import type { Lateral } from '../lateral/lateral';
 import type { Segment } from '../lateral/segments';
-import type { Finding } from './finding';
+import type { Advice, Finding } from './finding';
 
 export const STOPS = ['utility', 'asbestos', 'fiber', 'thin-iron'] as const;
 export type StopId = (typeof STOPS)[number];
@@ -132,7 +131,7 @@ const CLEAN = 'advice-upkeep';
  * Advice as a stop leaves it: nothing on a line with a utility in it comes before the utility, and pipe that
  * bears no tool is cleaned in no way that a stop forbids. A stop beside "have it cut" is none.
  */
-function minding(reason: Reason, holding: readonly Stop[]): Reason {
+function minding(reason: Advice, holding: readonly Stop[]): Advice {
   const isPipe = holding.some(({ id }) => id !== 'utility');
   const text =
     reason.rule === CLEAN && isPipe

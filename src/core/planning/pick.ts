@@ -24,6 +24,8 @@ export type Weighed = {
 export type Pick = {
   readonly planId: PlanId;
   readonly weighed: readonly Weighed[];
+  /** Plans that these figures cannot tell from the one picked. */
+  readonly close: readonly PlanId[];
   /** Why, in plain sentences. */
   readonly because: readonly string[];
 };
@@ -89,13 +91,21 @@ export function sayChance(chance: number): string {
 /** A lead smaller than this share of what it is a lead in says nothing, with planning figures. */
 const CLOSE_RATIO = 0.1;
 
+/** Whether another plan is dearer, by less than these figures can tell. */
+const isClose = (other: Weighed, best: Weighed) => {
+  const lead = other.objective - best.objective;
+  return lead >= 0.5 && lead < CLOSE_RATIO * best.objective;
+};
+
+const closeTo = (best: Weighed, able: readonly Weighed[]): PlanId[] =>
+  able.filter((other) => other !== best && isClose(other, best)).map(({ planId }) => planId);
+
 /** Why the pick and not this one. */
 function sayOther(other: Weighed, best: Weighed): string {
   const name = PLAN_NAMES[other.planId];
   if (other.ruledOut !== null) return `${name} is out: ${other.ruledOut}.`;
   const lead = other.objective - best.objective;
   if (Math.abs(lead) < 0.5) return `${name} costs the same.`;
-  const isClose = lead < CLOSE_RATIO * best.objective;
   const risk = other.backup - best.backup;
   const chance =
     Math.abs(risk) < 0.05
@@ -103,7 +113,7 @@ function sayOther(other: Weighed, best: Weighed): string {
       : risk > 0
         ? `, with a greater chance of a backup (${sayChance(other.backup)})`
         : `, though with less chance of a backup (${sayChance(other.backup)})`;
-  return `${name} costs about ${sayMoney(lead)} more${chance}${isClose ? ': too close to call by these figures' : ''}.`;
+  return `${name} costs about ${sayMoney(lead)} more${chance}${isClose(other, best) ? ': too close to call by these figures' : ''}.`;
 }
 
 /** The plan with the least objective of those that may be picked; the first of equals, which does least. */
@@ -116,7 +126,7 @@ export function pickPlan(weighed: readonly Weighed[], { horizonYears, weight }: 
     ...weighed.filter((one) => one !== best).map((other) => sayOther(other, best)),
     `The pick is the least of expected cost plus ${sayMoney(weight)} times the chance of a backup. A plan that leaves what must be repaired is never picked.`,
   ];
-  return { planId: best.planId, weighed, because };
+  return { planId: best.planId, weighed, close: closeTo(best, able), because };
 }
 
 /** The first year by whose end one plan has cost no more than another; `null` when none within the futures has. */

@@ -7,9 +7,9 @@ import { withFirst } from './first-works';
 import { METHODS } from './methods/index';
 import type { Method } from './methods/method';
 import type { Plan } from './plans/plan';
-import { whyNotOver } from './pose';
 import { priceWorks } from './price-works';
 import { bedOf, type Site } from './site';
+import { whyNotOver } from './ways';
 
 /** A way that looks cheaper than what a plan does for a finding, and why it is not taken. */
 export type Refusal = {

@@ -8,7 +8,14 @@ import { type GravitySum, sumsOfGravity } from './gravity';
 import { type LookValue, valueLooks } from './look-value';
 import { methodById } from './methods/index';
 import { type OwnPlanned, planOwn } from './own-plan';
-import { paysBackIn, type Pick, pickPlan, riskWeight, weigh, type Weighing } from './pick';
+import {
+  paysBackIn,
+  type Pick as PlanPick,
+  pickPlan,
+  riskWeight,
+  weigh,
+  type Weighing,
+} from './pick';
 import { planAll } from './plans/chert-plans';
 import type { Plan, PlanId } from './plans/plan';
 import { type Refusal, refusalsOf } from './refusals';
@@ -32,7 +39,7 @@ export type Repair = {
   readonly futures: readonly Future<PlanId>[];
   readonly expectations: ReadonlyMap<PlanId, Expectation>;
   readonly weighing: Weighing;
-  readonly pick: Pick;
+  readonly pick: PlanPick;
   readonly chosen: Chosen | null;
   /** The end of the year by which fixing has cost no more than keeping it running; `null`: not within 30. */
   readonly paysBackYear: number | null;
@@ -40,6 +47,19 @@ export type Repair = {
   readonly gravity: readonly GravitySum[];
   readonly looks: readonly LookValue[];
 };
+
+/**
+ * The one plan that every document, sheet and step goes by: the inspector's choice while it stands, else the
+ * recommended one.
+ */
+export function planToTell({
+  plans,
+  chosen,
+  pick,
+}: Pick<Repair, 'plans' | 'chosen' | 'pick'>): Plan {
+  const of = (id: string) => plans.find((plan) => plan.id === id);
+  return (chosen?.changed.length === 0 ? of(chosen.planId) : undefined) ?? of(pick.planId)!;
+}
 
 /** What a plan is, word by word: a choice over it stands as long as these are the same. */
 export function evidenceOfPlan({ works }: Plan): string[] {
@@ -73,7 +93,7 @@ function pickAt(
   plans: readonly Plan[],
   expectations: Repair['expectations'],
   weighing: Weighing,
-): Pick {
+): PlanPick {
   const weighed = weigh(
     plans.map((plan) => ({ plan, expectation: expectations.get(plan.id)! })),
     weighing,

@@ -1,6 +1,9 @@
+import type { Interval } from '../base/interval';
 import { type Thresholds, thresholdsInForce } from '../catalogue/severity/thresholds';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
+import { readAdvice } from '../lateral/advice';
+import type { Lateral } from '../lateral/lateral';
 import { type Assumptions, assumptionsInForce } from '../model/job/assumptions';
 import { type Prices, pricesOf } from '../model/prices/price-book';
 import { type Bed, layBed } from './bed';
@@ -17,11 +20,31 @@ export type Site = {
   readonly waysIn: ReadonlyMap<string, WayIn>;
   /** Lines that another utility runs through: nothing may cut, jet or scrape them. */
   readonly utilityLines: ReadonlySet<string>;
+  /** Works that the inspector advises against, and where; `null`: all along the line. */
+  readonly against: readonly AdvisedAgainst[];
   /** The owner's findings within the agreed scope that ask for something, by line and station. */
   readonly owned: readonly Finding[];
   /** Findings on the public side that the authority should hear of. */
   readonly authoritys: readonly Finding[];
 };
+
+/** A work that the inspector advises against, in the inspector's words. */
+export type AdvisedAgainst = {
+  readonly lineId: string;
+  readonly span: Interval | null;
+  readonly does: string;
+  readonly text: string;
+};
+
+const againstOn = (line: Lateral): AdvisedAgainst[] =>
+  readAdvice(line)
+    .filter(({ entry }) => entry.not === true)
+    .map(({ entry, span }) => ({
+      lineId: line.lineId,
+      span,
+      does: entry.does,
+      text: entry.text,
+    }));
 
 /** Lays out what repair is reckoned from. A pure function of what was assessment. */
 export function siteOf(assessment: Assessment): Site {
@@ -38,6 +61,7 @@ export function siteOf(assessment: Assessment): Site {
     utilityLines: new Set(
       assessment.stops.filter(({ id }) => id === 'utility').map(({ lineId }) => lineId),
     ),
+    against: [lateral, ...branches].flatMap(againstOn),
     owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
     authoritys: findings.filter(
       (one) =>

@@ -1,10 +1,10 @@
 import { sayList } from '../base/numbers';
 import { methodById } from '../planning/methods/index';
 import { sayRange } from '../planning/money';
-import type { Repair } from '../planning/repair';
+import { planToTell, type Repair } from '../planning/repair';
 import type { Block, Step } from './block';
 import type { Report } from './compose';
-import { planOfReport, sayWork, sayWorkPlace } from './report-plan';
+import { sayWork, sayWorkPlace } from './report-plan';
 import { composeStops } from './stops';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -20,7 +20,7 @@ export function composeAgentPage(
 ): readonly Block[] {
   const [masthead, headline] = report.blocks;
   const { names, stops } = repair.site.assessment;
-  const plan = planOfReport(repair);
+  const plan = planToTell(repair);
   const numberOf = (id: string) =>
     repair.site.assessment.findings.find((one) => one.id === id)?.number;
   const asks = plan.works

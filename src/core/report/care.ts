@@ -1,29 +1,31 @@
 import { buyerWordsOf, kindsWith } from '../catalogue/defects/kinds';
 import type { Assessment } from '../judge/assessment';
-import { cleanedEvery } from '../planning/futures/risks';
+import { type CourseDoes, coursesOf, sayEvery } from '../planning/course';
 import { methodById } from '../planning/methods/index';
-import { sayYears } from '../planning/pick';
 import type { Plan } from '../planning/plans/plan';
-import type { Site } from '../planning/site';
+import type { Repair } from '../planning/repair';
 import { inScope } from './in-scope';
 
+/** What stays in the line for its owner to look after, by the course that it has. */
+const LASTING: readonly CourseDoes[] = ['clean', 'watch', 'look'];
+
 /** How to keep the line working, from what was found in it. */
-export function composeCare(assessment: Assessment, site: Site): string[] {
-  const findings = inScope(assessment).filter(
-    ({ ourDoing, action }) => !ourDoing && action !== 'none',
-  );
+export function composeCare(assessment: Assessment, repair: Repair): string[] {
+  const courses = coursesOf(repair);
+  const findings = inScope(assessment).filter(({ id }) => LASTING.includes(courses.get(id)!.does));
   const kinds = new Set(findings.map(({ kind }) => kind));
   const rounds = kindsWith('clogs')
     .filter((kind) => kinds.has(kind))
     .map((kind) => {
-      const years = Math.min(
-        ...findings
-          .filter((one) => one.kind === kind)
-          .map((one) => cleanedEvery(one, site.assumptions)),
-      );
-      return `Have the ${buyerWordsOf(kind).name.toLowerCase()} cleaned out about every ${years === 1 ? 'year' : sayYears(years)}.`;
-    });
-  const isOpen = [...site.waysIn.values()].some(({ opener }) => opener === null);
+      const years = findings
+        .filter((one) => one.kind === kind)
+        .flatMap(({ id }) => courses.get(id)!.everyYears ?? []);
+      return years.length === 0
+        ? null
+        : `Have the ${buyerWordsOf(kind).name.toLowerCase()} cleaned out ${sayEvery(Math.min(...years))}.`;
+    })
+    .filter((text) => text !== null);
+  const isOpen = [...repair.site.waysIn.values()].some(({ opener }) => opener === null);
   return [
     ...rounds,
     ...(kinds.has('standing-water') || kinds.has('lip')

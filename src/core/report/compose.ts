@@ -7,7 +7,8 @@ import type { Finding } from '../judge/finding';
 import type { LineNames } from '../lateral/line-names';
 import type { Segment } from '../lateral/segments';
 import { reportOptions } from '../model/job/settings';
-import { repairOf } from '../planning/repair';
+import { type Course, coursesOf } from '../planning/course';
+import { planToTell, repairOf } from '../planning/repair';
 import type { Block, FindingBlock, Step } from './block';
 import { dayOf, sayDay, sayLongDay } from './calendar';
 import { composeCare, composeQuestions } from './care';
@@ -21,7 +22,7 @@ import { composeMethod } from './method';
 import { composeOwnAdvice } from './own-advice';
 import { sayPlace } from './place';
 import { gradeSentences, sentencesOf } from './reading-grade';
-import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { composeCost, priceOfFinding } from './report-plan';
 import { composeSound } from './sound';
 import { composeSteps } from './steps';
 import { chooseStills } from './stills';
@@ -55,13 +56,14 @@ export function composeReport(assessment: Assessment): Report {
   const repair = repairOf(assessment);
   const { inspection, settings } = assessment;
   const options = reportOptions(settings);
+  const courses = coursesOf(repair);
   const wording = layWording(inspection.decisions);
   const headline = composeHeadline(assessment);
   const limits = composeLimits(assessment);
-  const steps = composeSteps(assessment);
+  const steps = composeSteps(assessment, repair);
   const { names } = assessment;
   const stills = chooseStills(assessment);
-  const plan = planOfReport(repair);
+  const plan = planToTell(repair);
   const cost = options.prices ? composeCost(repair) : null;
   const zones = composeZones(assessment);
   const questions = composeQuestions(plan);
@@ -87,13 +89,12 @@ export function composeReport(assessment: Assessment): Report {
       : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
     ...composeOwnAdvice(assessment),
     ...inOrderOfWork(assessment.findings).map((finding): FindingBlock => {
-      const block = composeFinding(finding, names);
+      const block = composeFinding(finding, courses.get(finding.id)!, names);
       const computed = block.sentences.join(' ');
       const text = wording.say(`finding:${finding.id}`, computed);
       return {
         ...block,
         sentences: text === computed ? block.sentences : [text],
-        remarks: [...block.remarks, ...(finding.courtesy ? [] : sayPlanOver(plan, finding))],
         price:
           options.prices && !finding.courtesy
             ? priceOfFinding(plan, finding, assessment.findings)
@@ -114,7 +115,7 @@ export function composeReport(assessment: Assessment): Report {
           ? { title: 'And then', items: rest, ordered: false }
           : {
               title: 'Upkeep and care',
-              items: composeCare(assessment, repair.site),
+              items: composeCare(assessment, repair),
               ordered: false,
             },
       ],
@@ -130,7 +131,7 @@ export function composeReport(assessment: Assessment): Report {
           {
             kind: 'list',
             title: 'Upkeep and care',
-            items: composeCare(assessment, repair.site),
+            items: composeCare(assessment, repair),
           } as const,
         ]
       : []),
@@ -248,6 +249,7 @@ const sayNothing = (items: readonly string[]) =>
 
 function composeFinding(
   finding: Finding,
+  course: Course,
   names: LineNames,
 ): Omit<FindingBlock, 'price' | 'photoId'> {
   const { name, trade } = buyerWordsOf(finding.kind);
@@ -270,7 +272,7 @@ function composeFinding(
     sentences: [
       describeFinding(finding),
       ...explainFinding(finding),
-      ...finding.advice.map(({ text }) => text),
+      ...course.says.map(({ text }) => text),
     ],
     verdict: `${severity} · ${ACTION_WORDS[finding.action]}`,
     remarks,

@@ -7,13 +7,13 @@ import type { Assessment } from '../judge/assessment';
 import type { Inspection } from '../model/job/inspection';
 import { methodById } from '../planning/methods/index';
 import { sayRange } from '../planning/money';
-import { repairOf } from '../planning/repair';
+import { planToTell, repairOf } from '../planning/repair';
 import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
 import { anyScopedLine } from '../testing/scoped-line';
 import type { Block, FindingBlock, HeadlineBlock, ListBlock, TableBlock } from './block';
 import { composeReport, mayPass } from './compose';
 import { composeDocuments } from './documents';
-import { planOfReport, sayWork } from './report-plan';
+import { sayWork } from './report-plan';
 
 const of = <K extends Block['kind']>(blocks: readonly Block[], kind: K) =>
   blocks.filter((block): block is Extract<Block, { kind: K }> => block.kind === kind);
@@ -28,7 +28,7 @@ function expectNoContradiction(inspection: Inspection): void {
   const report = composeReport(assessment);
   const { buyer, agent, contractor } = composeDocuments(assessment, report);
   const repair = repairOf(assessment);
-  const plan = planOfReport(repair);
+  const plan = planToTell(repair);
   const found: FindingBlock[] = of(buyer, 'finding');
   const [headline] = of(buyer, 'headline') as [HeadlineBlock];
 

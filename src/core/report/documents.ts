@@ -1,12 +1,11 @@
 import { plainData } from '../base/plain-text';
 import type { Assessment } from '../judge/assessment';
 import { reportOptions } from '../model/job/settings';
-import { repairOf } from '../planning/repair';
+import { planToTell, repairOf } from '../planning/repair';
 import { composeAgentPage } from './agent';
 import type { Block } from './block';
 import { composeReport, type Report } from './compose';
 import { composeContractorSheet } from './contractor';
-import { planOfReport } from './report-plan';
 
 /** For whom a document is. */
 export const READERS = ['buyer', 'agent', 'contractor'] as const;
@@ -30,6 +29,6 @@ export function composeDocuments(
   return plainData({
     buyer: report.blocks,
     agent: composeAgentPage(report, repair, reportOptions(assessment.settings).prices),
-    contractor: composeContractorSheet(assessment, repair.site, planOfReport(repair)),
+    contractor: composeContractorSheet(assessment, repair.site, planToTell(repair)),
   });
 }

@@ -29,7 +29,7 @@ describe('next steps', () => {
       stepsOf([defect('gap', { gapIn: 2 })], ENDS),
       [
         'Get two quotes from licensed drain contractors for finding 1, by Fri 6 Nov.',
-        'Decide what to ask the seller for, and say so in writing, by Tue 10 Nov.',
+        'Ask the seller, in writing, to repair finding 1, or for a credit, by Tue 10 Nov.',
         'After the repair, have the line scoped again to prove it.',
       ],
     ],
@@ -38,7 +38,7 @@ describe('next steps', () => {
       stepsOf([defect('collapse')], ENDS).slice(0, 2),
       [
         'Call a licensed drain contractor now about finding 1, by Tue 3 Nov.',
-        'Get two quotes from licensed drain contractors for finding 1, by Fri 6 Nov.',
+        'Ask the seller, in writing, to repair finding 1, or for a credit, by Tue 10 Nov.',
       ],
     ],
     [

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
-import { evidenceOfPlan, repairOf } from '../planning/repair';
+import { courseOf } from '../planning/course';
+import type { PlanId } from '../planning/plans/plan';
+import { evidenceOfPlan, planToTell, type Repair, repairOf } from '../planning/repair';
 import { assessmentOf, CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { demoInspection } from '../testing/demo-inspections';
 import { defect, pool } from '../testing/rules';
 import { composeCare, composeQuestions } from './care';
 import { composeReport, mayPass } from './compose';
-import { composeCost, planOfReport, priceOfFinding, sayPlanOver } from './report-plan';
+import { composeCost, priceOfFinding } from './report-plan';
 import { composeZones } from './zones';
 
 const zone = (name: string, readingFt: number): Said => ({
@@ -32,31 +34,39 @@ function chosen(planId: string) {
   return assess({ ...first, decisions: [decision] });
 }
 
+/** The same repair with another plan picked. */
+const keeping = (repair: Repair, planId: PlanId): Repair => ({
+  ...repair,
+  pick: { ...repair.pick, planId },
+});
+
 describe('the plan that a report goes by', () => {
-  it('is the one that does what its findings say, whatever Chert picks', () => {
+  it('is the recommended one, and told so', () => {
     const repair = repairOf(assess(demoInspection('alder-bend')));
     expect(repair.pick.planId).toBe('renew');
-    expect(planOfReport(repair).id).toBe('fix-failing');
+    expect(planToTell(repair).id).toBe('renew');
     expect(composeCost(repair)!.notes!.join('\n')).toMatch(
-      /Renew what is worn: .*\(the least, all counted\)\./,
+      /Renew what is worn: .*\(recommended\)\./,
     );
   });
 
   it('is the inspector’s choice, and says where that does otherwise than a finding asks', () => {
     const assessment = chosen('keep-running');
     const repair = repairOf(assessment);
-    expect(planOfReport(repair).id).toBe('keep-running');
+    expect(planToTell(repair).id).toBe('keep-running');
     const failed = assessment.findings.find(({ severity }) => severity === 'failed')!;
-    expect(sayPlanOver(planOfReport(repair), failed)).toEqual([
-      'The plan in this report only holds it for a time.',
-    ]);
+    const said = (of: typeof repair, finding: typeof failed) =>
+      courseOf(of, finding).says.map(({ text }) => text);
+    expect(said(repair, failed)).toContain(
+      'That only holds it for a time: it still asks for repair.',
+    );
     const upkeep = assessment.findings.find(
       ({ kind, action }) => kind === 'roots' && action === 'upkeep',
     )!;
     const renewing = repairOf(chosen('renew'));
-    expect(sayPlanOver(planOfReport(renewing), upkeep)).toEqual([
-      'The plan in this report ends it for good.',
-    ]);
+    expect(said(renewing, upkeep)).toContain(
+      'The repair in this plan ends it too: dig and replace.',
+    );
     expect(JSON.stringify(composeReport(assessment).blocks)).toContain(
       'What it may cost: keep it running',
     );
@@ -64,7 +74,7 @@ describe('the plan that a report goes by', () => {
 
   it('has a price for what it works, shared where works share a pit, and none for what is watched or unknown', () => {
     const assessment = assess(demoInspection('alder-bend'));
-    const plan = planOfReport(repairOf(assessment));
+    const plan = planToTell(repairOf(assessment));
     const price = (number: number) =>
       priceOfFinding(
         plan,
@@ -73,11 +83,11 @@ describe('the plan that a report goes by', () => {
       );
     expect(price(1)).toMatch(/^\$[\d.k–]+, with 3$/);
     expect(price(3)).toMatch(/, with 1$/);
-    expect(price(5)).toMatch(/each time$/);
+    expect(price(6)).toMatch(/each time$/);
     expect(price(4)).toBeNull();
     const heron = assess(demoInspection('heron-court'));
     const look = heron.findings.find(({ action }) => action === 'look-again')!;
-    expect(priceOfFinding(planOfReport(repairOf(heron)), look, heron.findings)).toBeNull();
+    expect(priceOfFinding(planToTell(repairOf(heron)), look, heron.findings)).toBeNull();
   });
 });
 
@@ -106,9 +116,12 @@ describe('part by part', () => {
 describe('care and questions', () => {
   it('come from what was found', () => {
     const assessment = assessmentOf([roots, pool({ fillRatio: 0.5 })]);
-    const care = composeCare(assessment, repairOf(assessment).site).join(' ');
+    const repair = repairOf(assessment);
+    const care = composeCare(assessment, keeping(repair, 'keep-running')).join(' ');
     expect(care).toMatch(/Have the roots cleaned out about every 2 years\./);
-    expect(care).toMatch(/settle where water stands.*Plant no trees/);
+    expect(care).toMatch(/Plant no trees/);
+    // What the plan takes out needs no care.
+    expect(composeCare(assessment, keeping(repair, 'renew')).join(' ')).not.toMatch(/roots/);
     const questions = composeQuestions(repairOf(assessment).plans[1]!).join(' ');
     expect(questions).toMatch(/who gets the permit.*falls the right way.*on video/);
   });
@@ -127,7 +140,7 @@ describe('care and questions', () => {
       },
     ] as never;
     const assessment = assessmentOf([], { accessPoints });
-    expect(composeCare(assessment, repairOf(assessment).site).join(' ')).toContain(
+    expect(composeCare(assessment, repairOf(assessment)).join(' ')).toContain(
       'Have a cleanout fitted',
     );
     expect(composeQuestions(repairOf(assessment).plans[1]!)).toEqual([]);

@@ -4,37 +4,19 @@ import { zoneOf } from '../catalogue/zones';
 import type { Finding } from '../judge/finding';
 import type { LineNames } from '../lateral/line-names';
 import { sayOnLine } from '../lateral/say-place';
+import { METHOD_WORDS } from '../planning/method-words';
 import { methodById } from '../planning/methods/index';
 import { sayMoney, sayRange } from '../planning/money';
 import { PLAN_NAMES, sayChance, sayYears } from '../planning/pick';
-import type { Plan } from '../planning/plans/plan';
-import type { Repair } from '../planning/repair';
+import type { Plan, PlanId } from '../planning/plans/plan';
+import { planToTell, type Repair } from '../planning/repair';
 import type { Work } from '../planning/work';
 import type { TableBlock } from './block';
 import { sayLongDay } from './calendar';
-import { METHOD_WORDS } from './words';
 
-/**
- * The plan that the report goes by: the inspector's choice while it stands, else the one that ends what
- * calls for repair and holds what calls for upkeep. That one alone does what the findings say; Chert's
- * pick, where it is another, is told beside it.
- */
-export function planOfReport({ plans, chosen }: Repair): Plan {
-  const of = (id: string) => plans.find((plan) => plan.id === id);
-  return (chosen?.changed.length === 0 ? of(chosen.planId) : undefined) ?? of('fix-failing')!;
-}
-
-/** Where the plan does something else than the finding asks for; empty where they agree. */
-export function sayPlanOver(plan: Plan, { id, action }: Finding): string[] {
-  const cures = plan.works.some(
-    (work) => work.cures.includes(id) && methodById(work.method).role !== 'clean',
-  );
-  const holds = plan.works.some((work) => work.holds.includes(id));
-  if (action === 'upkeep' && cures) return ['The plan in this report ends it for good.'];
-  if ((action === 'repair' || action === 'urgent') && plan.leaves.includes(id) && holds)
-    return ['The plan in this report only holds it for a time.'];
-  return [];
-}
+/** "Too close to call" is told wherever the pick is. */
+const sayClose = (close: readonly PlanId[]) =>
+  `By these figures it is too close to call between this and: ${sayList(close.map((id) => PLAN_NAMES[id]))}.`;
 
 /** What the other plans come to, so that the reader can weigh them. */
 function sayOthers({ plans, pick, weighing: { horizonYears } }: Repair, plan: Plan): string[] {
@@ -47,9 +29,10 @@ function sayOthers({ plans, pick, weighing: { horizonYears } }: Repair, plan: Pl
   const told = [plan, ...others].map((one) => {
     const { expected, backup } = pick.weighed.find(({ planId }) => planId === one.id)!;
     const name = PLAN_NAMES[one.id];
-    return `${name}: ${sayRange(one.cost)} now, about ${sayMoney(expected)} over ${sayYears(horizonYears)}, chance of a backup ${sayChance(backup)}${one.id === pick.planId ? ' (the least, all counted)' : ''}.`;
+    return `${name}: ${sayRange(one.cost)} now, about ${sayMoney(expected)} over ${sayYears(horizonYears)}, chance of a backup ${sayChance(backup)}${one.id === pick.planId ? ' (recommended)' : ''}.`;
   });
-  return others.length === 0 ? [] : told;
+  const close = pick.close.length > 0 && plan.id === pick.planId ? [sayClose(pick.close)] : [];
+  return others.length === 0 ? [] : [...told, ...close];
 }
 
 /** What the plan costs for one finding; `null` where it does nothing for it, or nobody knows yet what it is. */
@@ -86,7 +69,7 @@ export function sayWorkPlace({ lineId, fromFt, toFt, zones }: Work, names: LineN
 
 /** What the plan may cost, work by work, and what only keeping it running would come to. */
 export function composeCost(repair: Repair): TableBlock | null {
-  const plan = planOfReport(repair);
+  const plan = planToTell(repair);
   const paid = plan.works.filter(({ cost }) => cost.high > 0);
   if (paid.length === 0) return null;
   const { priceBook } = repair.site.assessment.settings;

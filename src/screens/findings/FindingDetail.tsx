@@ -4,6 +4,8 @@ import type { Severity } from '#core/catalogue/severity/grade';
 import type { Assessment } from '#core/judge/assessment';
 import type { Finding } from '#core/judge/finding';
 import { hrefOfIssue } from '#core/judge/place-of-issue';
+import { courseOf } from '#core/planning/course';
+import { repairOf } from '#core/planning/repair';
 import { describeFinding } from '#core/report/describe';
 import { ACTION_WORDS } from '#core/report/words';
 import { Flake } from '#ui/Flake';
@@ -142,7 +144,7 @@ export function FindingDetail({ assessment, finding, asked, actions, onDo, onNex
             </>
           )}
           <h3>What to do</h3>
-          <Reasons reasons={finding.advice} />
+          <Reasons reasons={courseOf(repairOf(assessment), finding).says} />
         </div>
         <div>
           <Stills jobId={inspection.job.id} ids={finding.photoIds} of={name} />

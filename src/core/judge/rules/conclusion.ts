@@ -2,6 +2,7 @@ import type { Interval } from '../../base/interval';
 import type { DefectKind } from '../../catalogue/defects/index';
 import type { FindingKind } from '../../catalogue/defects/kinds';
 import type { Material } from '../../catalogue/materials/index';
+import type { MethodId } from '../../catalogue/method-ids';
 import type { Action, Severity } from '../../catalogue/severity/grade';
 import type { Stand } from '../check';
 import type { Finding } from '../finding';
@@ -27,7 +28,12 @@ export type Conclusion =
       readonly text: string;
       readonly settledBy: string;
     })
-  | (On & { readonly kind: 'advice'; readonly text: string; readonly runIds: readonly string[] })
+  | (On & {
+      readonly kind: 'advice';
+      readonly text: string;
+      readonly runIds: readonly string[];
+      readonly methods?: readonly MethodId[];
+    })
   | { readonly kind: 'no-action'; readonly on: string; readonly text: string }
   | { readonly kind: 'action'; readonly on: string; readonly action: Action; readonly text: string }
   | (On & { readonly kind: 'proviso'; readonly text: string; readonly settledBy: string })
@@ -102,6 +108,13 @@ export const advice = (
   text: string,
   runIds: readonly string[] = on?.runIds ?? [],
 ): Conclusion => ({ kind: 'advice', on: on?.id ?? null, text, runIds });
+
+/** Advice that goes with certain works alone; with an empty list, only where no work is done. */
+export const adviceWith = (
+  methods: readonly MethodId[],
+  on: Finding,
+  text: string,
+): Conclusion => ({ kind: 'advice', on: on.id, text, runIds: on.runIds, methods });
 
 /** "No action, because …": the text goes on after "because". */
 export const noAction = (on: Finding, text: string): Conclusion => ({

@@ -2,9 +2,10 @@ import { addRanges, type Range, scaleRange } from '../../base/range';
 import type { Finding } from '../../judge/finding';
 import { choose } from '../choose/choose';
 import { withFirst } from '../first-works';
-import { type Allowed, poseProblem, worksOf } from '../pose';
+import { poseProblem, worksOf } from '../pose';
 import { priceWorks } from '../price-works';
 import type { Site } from '../site';
+import { type Allowed } from '../ways';
 import type { WorkDraft } from '../work';
 
 /** The cheapest way to deal with one finding by itself: its works and their price. */

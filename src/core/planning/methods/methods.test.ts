@@ -5,8 +5,8 @@ import type { Finding } from '../../judge/finding';
 import { PRICE_TABLE } from '../../model/prices/price-table';
 import { assessmentOf, CLAY, type Said } from '../../testing/build';
 import { defect, lineIn, pool } from '../../testing/rules';
-import { whyNotOver } from '../pose';
 import { bedOf, type Site, siteOf } from '../site';
+import { whyNotOver } from '../ways';
 import { methodById, METHODS } from './index';
 
 const zone = (name: string): Said => ({ kind: 'zone', side: 'far', zone: name, readingFt: 0 });
@@ -117,7 +117,8 @@ describe('what stands in the way of a method', () => {
     const utility = defect('utility-crossing', { readingFt: 10 });
     for (const method of ['cut', 'jet', 'descale', 'liner', 'patch-liner', 'burst'] as const)
       expect(inPipe('cast-iron', method, [utility]), method).toMatch(/utility/);
-    expect(inPipe('cast-iron', 'dig', [utility])).toBeNull();
+    // Nor does anything else begin there before the utility is dealt with.
+    expect(inPipe('cast-iron', 'dig', [utility])).toMatch(/waits until it is dealt with/);
   });
 
   it('no descaling where iron is pitted or its invert is gone, and so no liner there either', () => {

@@ -1,5 +1,5 @@
-import { cures, methodOf } from './method';
 import { whyNoForceAt } from './families';
+import { cures, methodOf } from './method';
 
 export const trimTap = methodOf({
   id: 'trim-tap',

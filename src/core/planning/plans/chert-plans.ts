@@ -1,11 +1,12 @@
-import { choose } from '../choose/choose';
-import { type Allowed, type Need, poseProblem, worksOf } from '../pose';
 import type { Finding } from '../../judge/finding';
+import { choose } from '../choose/choose';
+import { poseProblem, worksOf } from '../pose';
 import type { Site } from '../site';
+import { type Allowed, type Need } from '../ways';
 import type { WorkDraft } from '../work';
+import { joinNear } from './join-near';
 import { needsOfFixing, needsOfRenewing, needsOfUpkeep } from './needs';
 import { type ChertPlanId, type Plan, planOf } from './plan';
-import { joinNear } from './join-near';
 import { looks, opinions, tellings } from './telling';
 
 /** A plan of what is done in any case and of the cheapest works that meet the needs. */

@@ -1,8 +1,8 @@
 import { gapBetweenFt } from '../../base/interval';
 import { STUB_FT } from '../methods/families';
 import { methodById } from '../methods/index';
-import { whyNotOver } from '../pose';
 import { bedOf, type Site } from '../site';
+import { whyNotOver } from '../ways';
 import type { WorkDraft } from '../work';
 
 /** Whether two works are one: new pipe or a liner with less than a stub of old pipe between them, which it can pass. */

@@ -14,8 +14,8 @@ import type { Finding } from '../../judge/finding';
 import { INDOOR_ZONES } from '../../lateral/zones';
 import { type Bed, type PipeRun, pipeRunsOf } from '../bed';
 import { reachOfNewPipe, verdictOfLiner } from '../methods/families';
-import { canBeMet, type Need } from '../pose';
 import type { Site } from '../site';
+import { canBeMet, type Need } from '../ways';
 
 /** Findings that works can be chosen for: those with a station, and not another's line in the sewer. */
 function workable({ owned }: Site): Finding[] {

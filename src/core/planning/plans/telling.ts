@@ -1,8 +1,8 @@
 import type { MethodId } from '../../catalogue/method-ids';
 import type { Finding } from '../../judge/finding';
 import { jet } from '../methods/jet';
-import { canBeMet, whyNotOver } from '../pose';
 import { bedOf, type Site } from '../site';
+import { canBeMet, whyNotOver } from '../ways';
 import type { WorkDraft } from '../work';
 
 /** What clears the way for a look comes right before it. */
@@ -44,6 +44,7 @@ export function opinions(site: Site): WorkDraft[] {
       ({ action, placed, kind }) =>
         (action === 'repair' || action === 'urgent') && placed && kind !== 'utility-crossing',
     )
+    .filter(({ lineId }) => !site.utilityLines.has(lineId))
     .filter((finding) => !canBeMet(site, { what: 'cure', finding }))
     .map((finding) => over('second-opinion', finding));
 }

@@ -1,4 +1,4 @@
-import { advice } from '../conclusion';
+import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 
 export const lookThenDecide: Rule = {
@@ -11,6 +11,10 @@ export const lookThenDecide: Rule = {
     scene.findings
       .filter(({ action }) => action === 'look-again')
       .map((finding) =>
-        advice(finding, 'Clean, look again, then decide. Buy no repair before that look.'),
+        adviceWith(
+          ['look-again'],
+          finding,
+          'Clean, look again, then decide. Buy no repair before that look.',
+        ),
       ),
 };

@@ -1,4 +1,4 @@
-import { advice, type Conclusion, reason } from '../conclusion';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 
 export const publicSide: Rule = {
@@ -14,8 +14,6 @@ export const publicSide: Rule = {
         reason(finding, 'it lies on the public side'),
         ...(finding.severity === 'slight'
           ? []
-          : [
-              advice(finding, 'Report it to the sewer authority: it is theirs to mend, not yours.'),
-            ]),
+          : [adviceWith(['notify-authority'], finding, 'It is theirs to mend, not yours.')]),
       ]),
 };

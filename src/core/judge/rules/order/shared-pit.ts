@@ -1,6 +1,7 @@
 import { sayList } from '../../../base/numbers';
+import { NEW_PIPE } from '../../../catalogue/method-ids';
 import { groundOf } from '../../../lateral/zones';
-import { advice } from '../conclusion';
+import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 import { groupClose } from '../structure/close-together';
 
@@ -29,11 +30,12 @@ export const sharedPit: Rule = {
             `finding${list.length > 1 ? 's' : ''} ${sayList(list.map(({ number }) => String(number)))}`;
           return [
             ...(alike.length > 0
-              ? [advice(finding, `Can share one pit with ${name(alike)}.`)]
+              ? [adviceWith(NEW_PIPE, finding, `Can share one pit with ${name(alike)}.`)]
               : []),
             ...(unlike > 0
               ? [
-                  advice(
+                  adviceWith(
+                    NEW_PIPE,
                     finding,
                     `Lies close to ${name(others.filter((one) => !alike.includes(one)))}, but in other ground: two jobs at two prices.`,
                   ),

@@ -1,4 +1,5 @@
-import { advice } from '../conclusion';
+import { CLEANING } from '../../../catalogue/method-ids';
+import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -12,7 +13,8 @@ export const upkeepOrRepair: Rule = {
     findingsOf(scene, 'roots', 'grease', 'scale', 'mineral', 'standing-water')
       .filter(({ action, severity }) => action === 'upkeep' && severity !== 'slight')
       .map((finding) =>
-        advice(
+        adviceWith(
+          CLEANING,
           finding,
           'Weigh upkeep for as long as you keep the house against one repair: count the backups too.',
         ),

@@ -1,4 +1,5 @@
-import { advice } from '../conclusion';
+import { CLEANING } from '../../../catalogue/method-ids';
+import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -12,9 +13,10 @@ export const rootsAtJoints: Rule = {
     findingsOf(scene, 'roots')
       .filter(({ facts, action }) => facts.locus === 'joint' && action === 'upkeep')
       .map((roots) =>
-        advice(
+        adviceWith(
+          CLEANING,
           roots,
-          'Have them treated too, and come back once a year to begin with. The way in remains, so they grow again.',
+          'Ask about treating them too. The way in remains, so they grow again.',
         ),
       ),
 };

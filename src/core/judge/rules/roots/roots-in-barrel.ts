@@ -1,5 +1,6 @@
 import { isPipeOf } from '../../../catalogue/materials/kinds';
-import { advice, suspicion } from '../conclusion';
+import { CLEANING } from '../../../catalogue/method-ids';
+import { adviceWith, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -42,9 +43,6 @@ export const rootsInBarrel: Rule = {
               } as const,
             ]
           : []),
-        advice(
-          roots,
-          'Have the wall looked at again once the roots are out, and price a spot repair.',
-        ),
+        adviceWith(CLEANING, roots, 'Have the wall looked at again once the roots are out.'),
       ]),
 };

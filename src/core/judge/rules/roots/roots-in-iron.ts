@@ -1,5 +1,6 @@
 import { isPipeOf } from '../../../catalogue/materials/kinds';
-import { advice, type Conclusion, proviso, question, reason, suspicion } from '../conclusion';
+import { NEW_INSIDE, NEW_PIPE } from '../../../catalogue/method-ids';
+import { adviceWith, type Conclusion, proviso, question, reason, suspicion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -28,7 +29,11 @@ export const rootsInIron: Rule = {
               action: 'repair',
               text: 'upkeep does not hold where the iron wall is gone',
             },
-            advice(roots, 'Replace or line this stretch. Cutting the roots leaves the hole.'),
+            adviceWith(
+              [...NEW_PIPE, ...NEW_INSIDE],
+              roots,
+              'Replace or line this stretch. Cutting the roots leaves the hole.',
+            ),
           ];
         }
         if (roots.facts.locus !== null) return [];

@@ -10,14 +10,14 @@ export const ROOTS_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([roots({ locus: 'joint' })]),
       spares: line([roots({ locus: 'barrel' })]),
-      says: /once a year to begin with/,
+      says: /Ask about treating them too/,
     },
   ],
   'roots-in-barrel': [
     {
       fires: line([roots({ locus: 'barrel' })]),
       spares: line([roots({ locus: 'joint' })]),
-      says: /"defect":"crack".*"defect":"break".*price a spot repair/,
+      says: /"defect":"crack".*"defect":"break".*once the roots are out/,
     },
     {
       fires: line([roots({ locus: 'barrel' })]),

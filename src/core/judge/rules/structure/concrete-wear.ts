@@ -1,4 +1,5 @@
-import { advice, type Conclusion, reason } from '../conclusion';
+import { NEW_INSIDE, NEW_PIPE } from '../../../catalogue/method-ids';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { madeOf, stretchesOf } from './stretches';
@@ -18,7 +19,11 @@ export const concreteWear: Rule = {
       .map((finding): Conclusion =>
         finding.severity === 'slight'
           ? reason(finding, 'shedding grains is acceptable wear')
-          : advice(finding, 'Plan to line or replace this stretch.'),
+          : adviceWith(
+              [...NEW_PIPE, ...NEW_INSIDE],
+              finding,
+              'Plan to line or replace this stretch.',
+            ),
       );
     const ruled = (scene.inspection.job.localRules ?? []).flatMap(({ material, says }) =>
       stretchesOf(scene, (segment) => segment.material === material).map((stretch) =>

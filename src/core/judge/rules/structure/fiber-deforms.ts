@@ -1,4 +1,5 @@
-import { advice, type Conclusion } from '../conclusion';
+import { NEW_PIPE } from '../../../catalogue/method-ids';
+import { adviceWith, type Conclusion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -29,6 +30,6 @@ export const fiberDeforms: Rule = {
           action: 'repair',
           text: 'bituminous fiber that has begun to give way will fail',
         },
-        advice(finding, 'Replace this pipe: it will fail.'),
+        adviceWith(NEW_PIPE, finding, 'Replace this pipe: it will fail.'),
       ]),
 };

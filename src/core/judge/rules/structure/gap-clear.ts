@@ -1,4 +1,4 @@
-import { advice, type Conclusion, reason } from '../conclusion';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -12,7 +12,7 @@ export const gapClear: Rule = {
     ...findingsOf(scene, 'gap')
       .filter(({ facts }) => !facts.soilVisible && !facts.holdsDebris)
       .map((gap): Conclusion =>
-        advice(gap, 'Ask a licensed drain contractor’s opinion of this open joint.'),
+        adviceWith([], gap, 'Ask a licensed drain contractor’s opinion of this open joint.'),
       ),
     ...findingsOf(scene, 'offset')
       .filter(({ severity, facts }) => severity === 'slight' && !facts.holdsDebris)

@@ -1,6 +1,7 @@
 import { isPipeOf } from '../../../catalogue/materials/kinds';
+import { NEW_PIPE } from '../../../catalogue/method-ids';
 import type { Finding } from '../../finding';
-import { advice, type Conclusion, reason } from '../conclusion';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, findNear, type Scene } from '../scene';
 
@@ -11,23 +12,23 @@ function concludeOf(scene: Scene, finding: Finding): Conclusion[] {
     case 'break':
     case 'hole':
     case 'collapse':
-      return [advice(finding, 'Broken iron is replaced.')];
+      return [adviceWith(NEW_PIPE, finding, 'Broken iron is replaced.')];
     case 'wall-loss':
     case 'deformation':
-      if (isThin) return [advice(finding, 'Replace this stretch.')];
+      if (isThin) return [adviceWith(NEW_PIPE, finding, 'Replace this stretch.')];
       return [
         reason(finding, 'corroded but flowing: it is ageing'),
         ...(finding.facts.inStandingWater
           ? [reason(finding, 'water that stands on iron speeds its rusting')]
           : []),
-        advice(finding, 'Look at it again in some years.'),
+        adviceWith([], finding, 'Look at it again in some years.'),
       ];
     case 'scale': {
       if (severity === 'slight') return [];
       const thin = findNear(scene, finding, 0, ['wall-loss', 'deformation', 'break', 'hole']);
       return thin.length > 0
         ? [reason(finding, 'the pipe under this scale is worn')]
-        : [advice(finding, 'Heavily scaled but whole: a cleanout and a descaling hold it.')];
+        : [adviceWith(['descale'], finding, 'Heavily scaled but whole: descaling holds it.')];
     }
     default:
       return [];

@@ -1,4 +1,4 @@
-import { advice, reason } from '../conclusion';
+import { adviceWith, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -19,7 +19,9 @@ export const lipCatches: Rule = {
           ? 'it catches solids, and is a likely cause of the backups there have been'
           : 'it catches solids',
       ),
-      ...(lip.severity === 'slight' ? [] : [advice(lip, 'Have the edge ground down or ramped.')]),
+      ...(lip.severity === 'slight'
+        ? []
+        : [adviceWith(['ramp-lip'], lip, 'Have the edge ground down or ramped.')]),
     ]);
   },
 };

@@ -91,7 +91,7 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: lineIn('cast-iron', 4, [defect('scale', { extentRatio: 0.3, toReadingFt: 40 })]),
       spares: lineIn('cast-iron', 4, [defect('scale', { extentRatio: 0.05, toReadingFt: 40 })]),
-      says: /a descaling hold it/,
+      says: /descaling holds it/,
     },
     {
       fires: lineIn('cast-iron', 4, [
@@ -202,7 +202,7 @@ export const STRUCTURE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([defect('grease', { extentRatio: 0.2 })], vent),
       spares: line([defect('grease', { extentRatio: 0.2 })]),
-      says: /a cleanout fitted that a jet can use/,
+      says: /No cleanout that a jet can use/,
     },
   ],
   'wet-crawlspace': [

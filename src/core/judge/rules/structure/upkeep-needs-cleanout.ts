@@ -1,4 +1,4 @@
-import { advice } from '../conclusion';
+import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, usableCleanouts } from '../scene';
 
@@ -19,7 +19,7 @@ export const upkeepNeedsCleanout: Rule = {
     return findingsOf(scene, 'grease', 'scale')
       .filter(({ action }) => action === 'upkeep')
       .map((finding) =>
-        advice(finding, 'First have a cleanout fitted that a jet can use: there is none.'),
+        adviceWith(['cleanout'], finding, 'No cleanout that a jet can use was found.'),
       );
   },
 };

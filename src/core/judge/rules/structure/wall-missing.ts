@@ -1,10 +1,11 @@
 import { TOLERANCES } from '../../../base/tolerances';
 import { WALL_GONE } from '../../../catalogue/forms';
+import { NEW_PIPE } from '../../../catalogue/method-ids';
 import { showsSoil } from '../../../catalogue/severity/bounds';
 import { nearestLocate } from '../../../lateral/near-locate';
 import type { EntryOf } from '../../../model/log/entry';
 import type { Finding } from '../../finding';
-import { advice, type Conclusion, question, reason } from '../conclusion';
+import { adviceWith, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf, lineOf, runsOf, sayIn, type Scene, standingOf } from '../scene';
 
@@ -49,7 +50,8 @@ export const wallMissing: Rule = {
         const where = open.placed ? sayIn(scene, open) : 'there';
         return [
           reason(open, 'the section can no longer do its work'),
-          advice(
+          adviceWith(
+            NEW_PIPE,
             open,
             isLocated
               ? `Replace the section ${where}: ${Math.round(locate.depthIn)} in down to the bottom of the pipe${found}.`

@@ -1,4 +1,5 @@
-import { advice, type Conclusion, reason } from '../conclusion';
+import { NEW_PIPE } from '../../../catalogue/method-ids';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { damsOf } from './dams';
@@ -17,7 +18,8 @@ export const bellyCure: Rule = {
         reason(pool, 'the water hides the bottom of the pipe: nothing is claimed about it'),
         ...(pool.action === 'repair' && damsOf(scene, pool).length === 0
           ? [
-              advice(
+              adviceWith(
+                NEW_PIPE,
                 pool,
                 'Only digging up this stretch and laying it to the right fall cures it. A liner would keep the dip.',
               ),

@@ -1,5 +1,6 @@
+import { NEW_PIPE } from '../../../catalogue/method-ids';
 import { fillRatioOf } from '../../../catalogue/severity/water-depth';
-import { advice, reason } from '../conclusion';
+import { adviceWith, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { damsOf } from './dams';
@@ -19,6 +20,10 @@ export const fullBore: Rule = {
       .filter((pool) => damsOf(scene, pool).length === 0)
       .flatMap((pool) => [
         reason(pool, 'the pipe stays full, which fails whatever its length'),
-        advice(pool, 'Replace the whole stretch to grade, and have it looked at again afterwards.'),
+        adviceWith(
+          NEW_PIPE,
+          pool,
+          'Replace the whole stretch to grade, and have it looked at again afterwards.',
+        ),
       ]),
 };

@@ -1,6 +1,6 @@
 import { sayIn } from '../../../base/numbers';
 import { isDeeperThan } from '../../lips';
-import { advice, cause, type Conclusion, question, reason } from '../conclusion';
+import { adviceWith, cause, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { damsOf } from './dams';
@@ -48,7 +48,11 @@ export const poolHeld: Rule = {
               ? `the ${NAMES[first!.what]}${height} at its downstream end could not be shown to hold all of it: ${NAMES[first!.what]} and belly compete`
               : `the ${NAMES[first!.what]}${height} at its downstream end holds it`,
           ),
-          advice(pool, `First ${first!.clearBy}, then look again before anyone digs.`),
+          adviceWith(
+            ['look-again', 'ramp-lip', 'jet', 'cut', 'descale'],
+            pool,
+            `First ${first!.clearBy}, then look again before anyone digs.`,
+          ),
           ...unsized.map(({ what }) =>
             question(
               pool,

@@ -1,0 +1,258 @@
+import { sayList } from '../base/numbers';
+import type { MethodId } from '../catalogue/method-ids';
+import type { Reason } from '../catalogue/severity/grade';
+import type { Advice, Finding } from '../judge/finding';
+import { type Stop, stopsOver } from '../judge/stops';
+import { cleanedEvery } from './futures/risks';
+import { METHOD_WORDS, PASSIVE_WORDS } from './method-words';
+import { methodById } from './methods/index';
+import type { Plan } from './plans/plan';
+import { planToTell, type Repair } from './repair';
+import type { Work } from './work';
+
+/** What is done about a finding. `wait`: nothing, until a utility in the line is dealt with. */
+export type CourseDoes =
+  'repair' | 'clean' | 'look' | 'watch' | 'call' | 'tell' | 'ask' | 'wait' | 'none';
+export type CourseWhen = 'now' | 'before-close' | 'after-move-in' | 'yearly' | 'none';
+
+/** The one course of action for a finding: every sentence, step and sheet about it says this and nothing else. */
+export type Course = {
+  readonly findingId: string;
+  readonly does: CourseDoes;
+  readonly when: CourseWhen;
+  /** Works of the plan that are for it, with all that these need first. */
+  readonly methods: readonly MethodId[];
+  /** Works that must not be done there. */
+  readonly excludes: readonly MethodId[];
+  /** Who does it; `null` where nobody does anything. */
+  readonly who: string | null;
+  /** How often it comes round, years; `null` where it does not. */
+  readonly everyYears: number | null;
+  /** What to do, in the buyer's words: what must not be done first, then the course, then what rules add to it. */
+  readonly says: readonly Reason[];
+};
+
+/** Only a buyer can ask a seller, and only before closing. */
+export const isPurchase = ({ assessment: { inspection } }: Repair['site']): boolean =>
+  (inspection.job.purpose ?? 'purchase') === 'purchase';
+
+const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById(method).role);
+const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);
+
+/** Works of a plan that end or hold a finding, and what they need first. */
+function worksFor(plan: Plan, { id, lineId, action }: Finding): Work[] {
+  const direct = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
+  const looks =
+    direct.length === 0 && action === 'look-again'
+      ? plan.works.filter((work) => work.method === 'look-again' && work.lineId === lineId)
+      : [];
+  const doing = [...direct, ...looks];
+  if (doing.length === 0) return [];
+  const isFor = (first: Work) =>
+    first.isFirst &&
+    first.lineId === lineId &&
+    doing.some(
+      (work) =>
+        (methodById(work.method).needsCleanout && methodById(first.method).role === 'prepare') ||
+        (first.fromFt <= work.toFt && first.toFt >= work.fromFt),
+    );
+  const firsts = plan.works.filter((work) => !doing.includes(work) && isFor(work));
+  return [...firsts, ...doing];
+}
+
+const isRecurring = (works: readonly Work[], { id }: Finding) =>
+  works.some(({ holds, cures, method }) => {
+    const isClean = methodById(method).role === 'clean';
+    return isClean && (holds.includes(id) || (cures.includes(id) && method === 'descale'));
+  });
+
+/** What is done, by the plan and by what the finding asks for. */
+function doesOf(
+  finding: Finding,
+  works: readonly Work[],
+  stops: readonly Stop[],
+  isOwned: boolean,
+): CourseDoes {
+  if (finding.ourDoing || finding.review?.verdict === 'dismissed') return 'none';
+  if (finding.kind === 'utility-crossing') return 'call';
+  if (finding.responsibleSide === 'public')
+    return finding.severity === 'slight' || finding.action === 'none' ? 'none' : 'tell';
+  if (finding.action === 'none') return 'none';
+  if (stops.some(({ id }) => id === 'utility')) return 'wait';
+  if (works.some((work) => isPipeWork(work) && work.cures.includes(finding.id))) return 'repair';
+  if (finding.action === 'look-again') return 'look';
+  if (works.some(isPipeWork)) return 'repair';
+  if (rolesOf(works).includes('clean')) return 'clean';
+  if (!isOwned || finding.action === 'monitor' || finding.action === 'upkeep') return 'watch';
+  return 'ask';
+}
+
+/** When: what is urgent now; what a seller may be asked for before closing; upkeep after moving in. */
+function whenOf(
+  does: CourseDoes,
+  finding: Finding,
+  works: readonly Work[],
+  repair: Repair,
+): CourseWhen {
+  const soon = isPurchase(repair.site) ? 'before-close' : 'now';
+  switch (does) {
+    case 'call':
+      return 'now';
+    case 'repair':
+    case 'ask':
+      return finding.action === 'urgent' ? 'now' : soon;
+    case 'look':
+    case 'tell':
+      return soon;
+    case 'clean':
+      if (finding.action === 'urgent') return 'now';
+      // What comes before a look or a repair is done with it.
+      if (works.some(({ method, isFirst }) => isFirst && methodById(method).role === 'clean'))
+        return soon;
+      return isPurchase(repair.site) ? 'after-move-in' : 'now';
+    case 'watch':
+    case 'wait':
+    case 'none':
+      return 'none';
+  }
+}
+
+export const sayEvery = (years: number) =>
+  years === 1 ? 'once a year' : `about every ${years} years`;
+
+const verbsOf = (works: readonly Work[]) => [
+  ...new Set(works.map(({ method }) => METHOD_WORDS[method])),
+];
+
+function sayRepair(finding: Finding, works: readonly Work[], repair: Repair): string[] {
+  const verbs = sayList(verbsOf(works));
+  if (finding.action === 'urgent')
+    return [
+      'Call a licensed drain contractor now. Use as little water as you can until it is mended.',
+      `To mend it: ${verbs}.`,
+    ];
+  if (finding.action === 'upkeep' || finding.action === 'monitor')
+    return [`The repair in this plan ends it too: ${verbs}.`];
+  return isPurchase(repair.site)
+    ? [`Ask the seller to repair it, or for a credit: ${verbs}.`]
+    : [`Have it repaired: ${verbs}.`];
+}
+
+function sayClean(
+  finding: Finding,
+  works: readonly Work[],
+  when: CourseWhen,
+  everyYears: number | null,
+): string[] {
+  const cleaning = works.filter(({ method }) => methodById(method).role === 'clean');
+  const what = sayList([...new Set(cleaning.map(({ method }) => PASSIVE_WORDS[method]))]);
+  const opener = works.some(({ method }) => methodById(method).role === 'prepare')
+    ? ' First the plan has a cleanout made ready for it.'
+    : '';
+  const again = everyYears === null ? '' : `, and again ${sayEvery(everyYears)}`;
+  const isHeldOnly = finding.action === 'repair' || finding.action === 'urgent';
+  const time = when === 'after-move-in' ? ' after you move in' : when === 'now' ? ' soon' : '';
+  return [
+    `Have ${what}${time}${again}.${opener}`,
+    ...(isHeldOnly ? ['That only holds it for a time: it still asks for repair.'] : []),
+  ];
+}
+
+/** What the course says of a finding by itself. */
+function sayCourse(
+  course: Omit<Course, 'says'>,
+  finding: Finding,
+  works: readonly Work[],
+  repair: Repair,
+): string[] {
+  const [byAction] = finding.advice.filter(({ rule }) => rule === `advice-${finding.action}`);
+  const acted = byAction ? [byAction.text] : [];
+  switch (course.does) {
+    case 'repair':
+      return sayRepair(finding, works, repair);
+    case 'clean':
+      return sayClean(finding, works, course.when, course.everyYears);
+    case 'look':
+    case 'call':
+    case 'none':
+      return acted;
+    case 'tell':
+      return ['Report it to the sewer authority: it lies on the public side.'];
+    case 'wait':
+      return ['Have nothing done here until the utility in the line is dealt with.'];
+    case 'ask':
+      return [
+        ...(finding.action === 'urgent'
+          ? ['Call a licensed drain contractor now. Use as little water as you can.']
+          : []),
+        'Ask a licensed drain contractor how to repair it: no usual way ends it here.',
+      ];
+    case 'watch':
+      // Where upkeep is asked for and this pipe bears no tool of it, that is what is to be said.
+      return finding.action === 'upkeep' && course.excludes.length > 0
+        ? acted
+        : ['No work now. Look again when the line is next opened.'];
+  }
+}
+
+/** Whether what a rule adds goes with the course: it names no work that the plan does not do, or that must not be done. */
+function goesWith({ methods }: Advice, course: Omit<Course, 'says'>, isOfRun: boolean): boolean {
+  if (course.does === 'wait') return false;
+  // What is said of a whole run of pipe asks for no work by itself.
+  if (course.does === 'none') return isOfRun && methods === undefined;
+  if (methods === undefined) return true;
+  if (methods.length === 0) return course.methods.length === 0;
+  if (methods.some((method) => course.excludes.includes(method))) return false;
+  return methods.some((method) => course.methods.includes(method));
+}
+
+const isByAction = ({ rule }: Advice) => rule.startsWith('advice-');
+
+/** The course of one finding, from the plan that is told, the stops over it and what rules advise. */
+export function courseOf(repair: Repair, finding: Finding): Course {
+  const { site } = repair;
+  const plan = planToTell(repair);
+  const stops = stopsOver(site.assessment.stops, finding);
+  const works = worksFor(plan, finding);
+  const isOwned = site.owned.some(({ id }) => id === finding.id);
+  const does = doesOf(finding, works, stops, isOwned);
+  const isActed = ['repair', 'clean', 'look'].includes(does);
+  const methods: MethodId[] =
+    does === 'tell'
+      ? ['notify-authority']
+      : does === 'call'
+        ? ['notify-utility-owner']
+        : does === 'ask'
+          ? ['second-opinion']
+          : isActed
+            ? [...new Set(works.map(({ method }) => method))]
+            : [];
+  const course = {
+    findingId: finding.id,
+    does,
+    when: whenOf(does, finding, works, repair),
+    methods,
+    excludes: [...new Set(stops.flatMap(({ forbids }) => forbids))],
+    who: methods.length > 0 ? methodById(methods.at(-1)!).by : null,
+    everyYears:
+      does === 'clean' && isRecurring(works, finding)
+        ? cleanedEvery(finding, site.assumptions)
+        : null,
+  };
+  const stopTexts = stops.map(({ text }) => text);
+  const isTold = finding.kind !== 'utility-crossing' && does !== 'none';
+  const more = finding.advice
+    .filter((one) => !isByAction(one) && !stopTexts.includes(one.text))
+    .filter((one) => goesWith(one, course, finding.kind === 'material'));
+  const own = sayCourse(course, finding, works, repair).map((text) => ({ rule: 'course', text }));
+  const first = isTold ? stops.map(({ rule, text }) => ({ rule, text })) : [];
+  const all = [...first, ...own, ...more.map(({ rule, text }) => ({ rule, text }))];
+  const says = all.filter(({ text }, at) => all.findIndex((one) => one.text === text) === at);
+  return { ...course, says };
+}
+
+/** The course of every finding, in the order of the findings. */
+export function coursesOf(repair: Repair): ReadonlyMap<string, Course> {
+  const { findings } = repair.site.assessment;
+  return new Map(findings.map((finding) => [finding.id, courseOf(repair, finding)] as const));
+}
