@@ -1,13 +1,16 @@
+import { overlaps } from '../base/interval';
 import { sayList } from '../base/numbers';
 import type { MethodId } from '../catalogue/method-ids';
 import type { Reason } from '../catalogue/severity/grade';
 import type { Advice, Finding } from '../judge/finding';
 import { type Stop, stopsOver } from '../judge/stops';
+import { firstOf } from './first-works';
 import { cleanedEvery } from './futures/risks';
 import { METHOD_WORDS, PASSIVE_WORDS } from './method-words';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
 import { planToTell, type Repair } from './repair';
+import { type Site, wayInOf } from './site';
 import type { Work } from './work';
 
 /** What is done about a finding. `wait`: nothing, until a utility in the line is dealt with. */
@@ -40,7 +43,7 @@ const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById
 const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);
 
 /** Works of a plan that end or hold a finding, and what they need first. */
-function worksFor(plan: Plan, { id, lineId, action }: Finding): Work[] {
+function worksFor(site: Site, plan: Plan, { id, lineId, action }: Finding): Work[] {
   const direct = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
   const looks =
     direct.length === 0 && action === 'look-again'
@@ -51,11 +54,13 @@ function worksFor(plan: Plan, { id, lineId, action }: Finding): Work[] {
   const isFor = (first: Work) =>
     first.isFirst &&
     first.lineId === lineId &&
-    doing.some(
-      (work) =>
-        (methodById(work.method).needsCleanout && methodById(first.method).role === 'prepare') ||
-        (first.fromFt <= work.toFt && first.toFt >= work.fromFt),
-    );
+    doing.some((work) => {
+      const isOpener = first.method === wayInOf(site, lineId).opener;
+      return isOpener
+        ? methodById(work.method).needsCleanout
+        : firstOf(site, work).some((one) => one.method === first.method && overlaps(one, first)) ||
+            (work.method === 'look-again' && overlaps(work, first));
+    });
   const firsts = plan.works.filter((work) => !doing.includes(work) && isFor(work));
   return [...firsts, ...doing];
 }
@@ -87,6 +92,20 @@ function doesOf(
   return 'ask';
 }
 
+/** Whether a cleaning comes before more work on its line: a look that it clears the way for, a liner. */
+function isBeforeMore({ works }: Plan, cleaning: readonly Work[]): boolean {
+  return cleaning
+    .filter(({ method }) => methodById(method).role === 'clean')
+    .some((work) =>
+      works
+        .slice(works.indexOf(work) + 1)
+        .some(
+          ({ method, lineId }) =>
+            lineId === work.lineId && ['look', 'mend', 'replace'].includes(methodById(method).role),
+        ),
+    );
+}
+
 /** When: what is urgent now; what a seller may be asked for before closing; upkeep after moving in. */
 function whenOf(
   does: CourseDoes,
@@ -106,9 +125,8 @@ function whenOf(
       return soon;
     case 'clean':
       if (finding.action === 'urgent') return 'now';
-      // What comes before a look or a repair is done with it.
-      if (works.some(({ method, isFirst }) => isFirst && methodById(method).role === 'clean'))
-        return soon;
+      // What the plan does before a look or a liner is done with it.
+      if (isBeforeMore(planToTell(repair), works)) return soon;
       return isPurchase(repair.site) ? 'after-move-in' : 'now';
     case 'watch':
     case 'wait':
@@ -174,8 +192,9 @@ function sayCourse(
       return sayClean(finding, works, course.when, course.everyYears);
     case 'look':
     case 'call':
-    case 'none':
       return acted;
+    case 'none':
+      return finding.action === 'none' ? acted : ['It is slight, and lies on the public side.'];
     case 'tell':
       return ['Report it to the sewer authority: it lies on the public side.'];
     case 'wait':
@@ -213,7 +232,7 @@ export function courseOf(repair: Repair, finding: Finding): Course {
   const { site } = repair;
   const plan = planToTell(repair);
   const stops = stopsOver(site.assessment.stops, finding);
-  const works = worksFor(plan, finding);
+  const works = worksFor(site, plan, finding);
   const isOwned = site.owned.some(({ id }) => id === finding.id);
   const does = doesOf(finding, works, stops, isOwned);
   const isActed = ['repair', 'clean', 'look'].includes(does);

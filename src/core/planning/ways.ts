@@ -2,6 +2,7 @@ import { clip, type Interval, lengthFt, overlaps, subtract } from '../base/inter
 import { memoOf } from '../base/memo';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
+import { stopsOver } from '../judge/stops';
 import { type Bed, type Cell, cellsWithin } from './bed';
 import { methodById, METHODS } from './methods/index';
 import type { Method } from './methods/method';
@@ -150,6 +151,9 @@ function whyNoPassage(
   return isTorn ? 'it would have to pass through tar-paper pipe' : null;
 }
 
+const isForbiddenAt = (site: Site, { id }: Method, finding: Finding) =>
+  stopsOver(site.assessment.stops, finding).some(({ forbids }) => forbids.includes(id));
+
 export type Wish = {
   readonly fromFt: number;
   readonly lineId: string;
@@ -179,6 +183,8 @@ export function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
     lineId: finding.lineId,
     name: `${finding.id} ${piece.fromFt}`,
     ways: DOING.filter(isAllowed).flatMap((method) => {
+      // What must not be done at a finding is no way to deal with it, though its pipe would bear it.
+      if (isForbiddenAt(site, method, finding)) return [];
       const does = method.verdict(finding, site)?.does;
       if (does !== 'cure' && !(does === 'hold' && what === 'hold')) return [];
       const stretch = stretchFor(site, method, finding, pieces, piece);

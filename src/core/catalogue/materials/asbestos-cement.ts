@@ -7,7 +7,7 @@ export const asbestosCement: MaterialSpec = {
   service: { laid: { from: 1930, to: 1985 }, life: { from: 50, to: 70 } },
   friction: 0.45,
   manningN: 0.011,
-  traits: ['jointed', 'bursts'],
+  traits: ['jointed'],
   tile: {
     width: 8,
     height: 8,

@@ -1,6 +1,6 @@
 import { hasTrait } from '../../catalogue/defects/kinds';
 import { isPipeOf } from '../../catalogue/materials/kinds';
-import { abatementFirst, reachOfNewPipe, whyNoNewInsideOver } from './families';
+import { reachOfNewPipe, whyNoNewInsideOver } from './families';
 import { cannot, cures, methodOf } from './method';
 
 export const burst = methodOf({
@@ -15,7 +15,6 @@ export const burst = methodOf({
   digsPits: true,
   needsPermit: true,
   price: { visit: 'burst.visit', each: 'burst.each', foot: 'burst.foot', tee: 'liner.tee' },
-  firstIn: abatementFirst,
   reach: reachOfNewPipe,
   verdict: ({ kind }) => {
     if (kind === 'standing-water')
@@ -29,6 +28,7 @@ export const burst = methodOf({
     finding.kind === 'collapse' ? 'no rod goes through a collapse' : whyNoNewInsideOver(finding),
   barredIn: ({ material }, site, lineId) => {
     if (site.utilityLines.has(lineId)) return 'another utility runs through this line';
+    if (material === 'asbestos-cement') return 'asbestos cement must not be burst';
     return isPipeOf('bursts', material) ? null : 'this kind of pipe does not burst';
   },
 });

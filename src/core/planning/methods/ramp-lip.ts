@@ -8,6 +8,8 @@ export const rampLip = methodOf({
   order: 54,
   lifeYears: 15,
   price: { each: 'ramp-lip.each' },
+  barredIn: ({ material }) =>
+    material === 'asbestos-cement' ? 'asbestos cement must not be ground' : null,
   reach: ({ kind, span }) =>
     kind === 'standing-water' ? { fromFt: span.toFt, toFt: span.toFt } : span,
   verdict: ({ kind, action }) => {

@@ -1,6 +1,11 @@
 import type { MethodId } from '../../catalogue/method-ids';
 import type { Finding } from '../../judge/finding';
+import { cut } from '../methods/cut';
+import { descale } from '../methods/descale';
 import { jet } from '../methods/jet';
+import type { Method } from '../methods/method';
+import { rampLip } from '../methods/ramp-lip';
+import { trimTap } from '../methods/trim-tap';
 import { bedOf, type Site } from '../site';
 import { canBeMet, whyNotOver } from '../ways';
 import type { WorkDraft } from '../work';
@@ -25,15 +30,35 @@ export function tellings({ owned, authoritys }: Site): WorkDraft[] {
   ];
 }
 
+/** What clears each cause that may hold a pool; anything else is jetted. */
+const CLEARERS: Readonly<Record<string, Method>> = {
+  roots: cut,
+  scale: descale,
+  lip: rampLip,
+  offset: rampLip,
+  'intruding-tap': trimTap,
+};
+
+/** What clears the way for a look: the causes that may be cleared, else what lies in the line. */
+function clearersOf({ causes }: Finding): Method[] {
+  // A jet takes out debris, and loose roots with it.
+  if (causes.some(({ cause }) => cause === 'debris')) return [jet];
+  const named = causes.flatMap(({ cause }) => CLEARERS[cause] ?? []);
+  return named.length > 0 ? [...new Set(named)] : [jet];
+}
+
 /** Cleaning and looking again, where nobody can tell yet what is wrong. */
 export function looks(site: Site, isOpen: (finding: Finding) => boolean = () => true): WorkDraft[] {
   return site.owned
     .filter(({ action, placed }) => action === 'look-again' && placed)
     .filter(isOpen)
     .flatMap((finding) => {
-      const canJet = whyNotOver(site, jet, bedOf(site, finding.lineId), finding.span) === null;
-      const first = { ...over('jet', finding), isFirst: true, order: BEFORE_LOOKING };
-      return [...(canJet ? [first] : []), over('look-again', finding)];
+      const firsts = clearersOf(finding)
+        .filter(
+          (method) => whyNotOver(site, method, bedOf(site, finding.lineId), finding.span) === null,
+        )
+        .map(({ id }) => ({ ...over(id, finding), isFirst: true, order: BEFORE_LOOKING }));
+      return [...firsts, over('look-again', finding)];
     });
 }
 
