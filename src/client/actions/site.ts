@@ -36,6 +36,7 @@ export function readAccess(access: AccessPoint, { text, number }: TypedFields): 
 /** The facts of the job and the house as their form says them. A day that is cleared is a fault, said by its field. */
 export function readFacts({ text, number }: TypedFields, job: Job): FactsChange {
   const optional = (name: string) => (text(name) === '' ? null : number(name));
+  const yesOrNo = (name: string) => (text(name) === '' ? null : text(name) === 'yes');
   const day = text('day');
   return {
     job: {
@@ -57,6 +58,12 @@ export function readFacts({ text, number }: TypedFields, job: Job): FactsChange 
       occupancy: text('occupancy'),
       foundation: text('foundation'),
       frontFaces: text('frontFaces') || null,
+      lowestFloor: text('lowestFloor') || null,
+      sharedLine: yesOrNo('sharedLine'),
+      rainTiedIn: yesOrNo('rainTiedIn'),
+      proofAtSale: yesOrNo('proofAtSale'),
+      sellerSays: text('sellerSays') || null,
+      serviceCover: text('serviceCover') || null,
     },
   } as unknown as FactsChange;
 }

@@ -96,13 +96,16 @@ describe('actions', () => {
       material: 'pvc',
       diameterIn: 6,
       joint: 'lip',
-      lipIn: 0.5,
+      lipIn: 1,
       readingFt: 36,
     };
     const pool = (depthIn: number) =>
       defect('standing-water', { readingFt: 30, toReadingFt: 35, depthIn });
     expect(one(pool(0.75), {}, [lip]).action).toBe('upkeep');
-    const deep = one(pool(1), {}, [lip]);
+    // A lip of an inch holds water back 4 ft at the usual fall; seen by eye, 6 ft at the most.
+    const long = defect('standing-water', { readingFt: 28, toReadingFt: 35, depthIn: 0.75 });
+    expect(one(long, {}, [lip]).causes.map(({ cause }) => cause)).toEqual(['lip', 'belly']);
+    const deep = one(pool(1.75), {}, [lip]);
     expect(deep.action).toBe('look-again');
     expect(deep.causes.map(({ cause }) => cause)).toEqual(['lip', 'belly']);
   });

@@ -3,6 +3,7 @@ import type { MethodId } from '../catalogue/method-ids';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
 import { bedOf, type Site, wayInOf } from './site';
+import { whyNotOver } from './ways';
 import type { WorkDraft } from './work';
 
 /** Less than this is the rounding of a foot. */
@@ -40,7 +41,9 @@ function behindItsFirst(site: Site, draft: WorkDraft): WorkDraft[] {
 /** Whether one visit could be made of two: nothing that the method may not touch lies between them. */
 function canBeOneVisit(site: Site, draft: WorkDraft): boolean {
   const method = methodById(draft.method);
-  return cellsWithin(bedOf(site, draft.lineId), draft).every(
+  const bed = bedOf(site, draft.lineId);
+  if (!method.runsFromWayIn) return whyNotOver(site, method, bed, draft) === null;
+  return cellsWithin(bed, draft).every(
     (cell) => method.barredIn(cell, site, draft.lineId) === null,
   );
 }

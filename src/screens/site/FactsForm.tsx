@@ -8,6 +8,7 @@ import { Form } from '../shared/Form';
 import { readForm, sayFaults, type Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
+import { MoreOfHouse } from './MoreOfHouse';
 import styles from './SiteScreen.module.css';
 
 type Props = {
@@ -121,6 +122,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
           />
           <Field name="frontFaces" label="Front faces" value={property.frontFaces} />
         </div>
+        <MoreOfHouse inspection={inspection} />
         {property.occupancy === 'vacant' && (
           <p>Nobody lives here: a line that runs clear in an empty house proves little.</p>
         )}

@@ -4,6 +4,22 @@ import { headTooBig } from './access/head-too-big';
 import { inferredOnly } from './access/inferred-only';
 import { noUsableCleanout } from './access/no-usable-cleanout';
 import { zeroAtRim } from './access/zero-at-rim';
+import { cleanoutSpacing } from './house/cleanout-spacing';
+import { clearBeforePrice } from './house/clear-before-price';
+import { complaintAnswered } from './house/complaint-answered';
+import { fiberServes } from './house/fiber-serves';
+import { fitsYears } from './house/fits-years';
+import { floorBelowRim } from './house/floor-below-rim';
+import { oldTank } from './house/old-tank';
+import { permitHistory } from './house/permit-history';
+import { proofAtSale } from './house/proof-at-sale';
+import { rainTiedIn } from './house/rain-tied-in';
+import { sellerAndCover } from './house/seller-and-cover';
+import { sharedLine } from './house/shared-line';
+import { shieldedCoupling } from './house/shielded-coupling';
+import { surcharge } from './house/surcharge';
+import { trapInLine } from './house/trap-in-line';
+import { vacantFlow } from './house/vacant-flow';
 import { lookThenDecide } from './order/look-then-decide';
 import { publicSide } from './order/public-side';
 import { quantitiesFromLog } from './order/quantities-from-log';
@@ -105,5 +121,21 @@ export const RULES: readonly Rule[] = [
   quantitiesFromLog,
   publicSide,
   sharedPit,
+  fitsYears,
+  fiberServes,
+  floorBelowRim,
+  surcharge,
+  clearBeforePrice,
+  sharedLine,
+  rainTiedIn,
+  oldTank,
+  shieldedCoupling,
+  permitHistory,
+  proofAtSale,
+  cleanoutSpacing,
+  sellerAndCover,
+  trapInLine,
+  complaintAnswered,
+  vacantFlow,
   leaksOut,
 ];

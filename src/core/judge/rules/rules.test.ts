@@ -6,6 +6,7 @@ import { inspectionOf, runOf } from '../../testing/build';
 import { conclusionsOf, type RuleCase, sceneFrom, wordsOfConclusions } from '../../testing/rules';
 import { concludeAll } from '../conclude';
 import { ACCESS_CASES } from './access/access.cases';
+import { HOUSE_CASES } from './house/house.cases';
 import { ORDER_CASES } from './order/order.cases';
 import { ROOTS_CASES } from './roots/roots.cases';
 import { STRUCTURE_CASES } from './structure/structure.cases';
@@ -18,17 +19,19 @@ const CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   ...ROOTS_CASES,
   ...STRUCTURE_CASES,
   ...ORDER_CASES,
+  ...HOUSE_CASES,
 };
 const rows = RULES.flatMap(({ id }) =>
   (CASES[id] ?? []).map((one, index): [string, RuleCase] => [`${id}, case ${index + 1}`, one]),
 );
 
 describe('the rules of judgement', () => {
-  it('are fifty-two, numbered in their order, each with an id, an if, a then and a because', () => {
-    expect(RULES.map(({ number }) => number)).toEqual(
-      Array.from({ length: 52 }, (_, at) => at + 1),
-    );
-    expect(new Set(RULES.map(({ id }) => id)).size).toBe(52);
+  it('are numbered in their order, each with an id, an if, a then and a because', () => {
+    const numbers = RULES.map(({ number }) => number);
+    // Some numbers of the trade are kept elsewhere: in a method, a caution or a step.
+    expect(numbers).toEqual([...new Set(numbers)].toSorted((a, b) => a - b));
+    expect(numbers.slice(0, 51)).toEqual(Array.from({ length: 51 }, (_, at) => at + 1));
+    expect(new Set(RULES.map(({ id }) => id)).size).toBe(RULES.length);
     for (const { when, then, because } of RULES)
       for (const text of [when, then, because]) expect(text).toMatch(/^[a-z“].{9,}[^.]$/);
   });
@@ -47,11 +50,15 @@ describe('the rules of judgement', () => {
 
   it('come to the same whatever order they are asked in', () => {
     fc.assert(
-      fc.property(anyLog(14), fc.shuffledSubarray([...RULES], { minLength: 52 }), (log, order) => {
-        const inspection = inspectionOf([runOf(log)], { property: { yearBuilt: 1950 } });
-        const scene = sceneFrom(inspection);
-        expect(concludeAll(scene, order)).toEqual(concludeAll(scene, RULES));
-      }),
+      fc.property(
+        anyLog(14),
+        fc.shuffledSubarray([...RULES], { minLength: RULES.length }),
+        (log, order) => {
+          const inspection = inspectionOf([runOf(log)], { property: { yearBuilt: 1950 } });
+          const scene = sceneFrom(inspection);
+          expect(concludeAll(scene, order)).toEqual(concludeAll(scene, RULES));
+        },
+      ),
       { numRuns: 60 },
     );
   });

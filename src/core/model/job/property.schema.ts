@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { id, length, line, oneOf, prose, words } from '../../base/joi';
-import { FOUNDATIONS, HISTORY_KINDS, OCCUPANCIES } from './property';
+import { FLOORS, FOUNDATIONS, HISTORY_KINDS, OCCUPANCIES } from './property';
 
 export const propertySchema = Joi.object({
   address: words().required(),
@@ -10,6 +10,12 @@ export const propertySchema = Joi.object({
   occupancy: oneOf(OCCUPANCIES).required(),
   foundation: oneOf(FOUNDATIONS).required(),
   frontFaces: line(40),
+  lowestFloor: oneOf(FLOORS),
+  sharedLine: Joi.boolean(),
+  rainTiedIn: Joi.boolean(),
+  proofAtSale: Joi.boolean(),
+  sellerSays: prose(),
+  serviceCover: prose(),
   history: Joi.array()
     .items(
       Joi.object({ on: line(40), what: oneOf(HISTORY_KINDS).required(), note: prose().required() }),

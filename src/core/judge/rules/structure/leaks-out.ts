@@ -10,7 +10,7 @@ const ABOVE_FT = 10;
 const SIGNS: readonly string[] = ['sunken-ground', 'wet-ground'];
 
 export const leaksOut: Rule = {
-  number: 52,
+  number: 74,
   id: 'leaks-out',
   when: 'sewage is seen leaking out of the pipe',
   then: 'name what is open at the same spot as where it may leak, and sunken or wet ground over it as a sign it may be',

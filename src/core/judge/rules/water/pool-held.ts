@@ -1,4 +1,5 @@
 import { sayIn } from '../../../base/numbers';
+import type { Finding } from '../../finding';
 import { isDeeperThan } from '../../lips';
 import { adviceWith, cause, type Conclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
@@ -14,6 +15,16 @@ const NAMES = {
   'intruding-tap': 'tap that stands in',
 } as const;
 
+/** The fall that a lateral is usually laid with, inches in a foot. */
+const USUAL_FALL_IN_PER_FT = 0.25;
+
+/** A dam holds water back no farther than its height over the pipe’s fall, rule 56 of the trade: a longer pool competes with a sag. */
+const isLongerThan = ({ span }: Finding, heightIn: number | null, fallInPerFt: number) =>
+  heightIn !== null && (span.toFt - span.fromFt) * fallInPerFt > heightIn * LONGER_BY;
+
+/** Lengths and heights are seen by eye: so much longer counts. */
+const LONGER_BY = 1.5;
+
 export const poolHeld: Rule = {
   number: 11,
   id: 'pool-held',
@@ -26,7 +37,13 @@ export const poolHeld: Rule = {
       .flatMap((pool): Conclusion[] => {
         const dams = damsOf(scene, pool);
         if (dams.length === 0) return [];
-        const deeper = dams.map((dam) => isDeeperThan(pool.facts, dam.heightIn, scene.thresholds));
+        const fallIn = scene.inspection.job.minFallInPerFt ?? USUAL_FALL_IN_PER_FT;
+        const deeper = dams.map(
+          (dam) =>
+            isDeeperThan(pool.facts, dam.heightIn, scene.thresholds) === true ||
+            isLongerThan(pool, dam.heightIn, fallIn) ||
+            isDeeperThan(pool.facts, dam.heightIn, scene.thresholds),
+        );
         const holds = dams.find((_, index) => deeper[index] === false);
         const unsized = dams.filter(({ heightIn }) => heightIn === null);
         const isOpen =
