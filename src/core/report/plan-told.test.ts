@@ -43,10 +43,10 @@ const keeping = (repair: Repair, planId: PlanId): Repair => ({
 describe('the plan that a report goes by', () => {
   it('is the recommended one, and told so', () => {
     const repair = repairOf(assess(demoInspection('alder-bend')));
-    expect(repair.pick.planId).toBe('renew');
-    expect(planToTell(repair).id).toBe('renew');
+    expect(repair.pick.planId).toBe('fix-failing');
+    expect(planToTell(repair).id).toBe('fix-failing');
     expect(composeCost(repair)!.notes!.join('\n')).toMatch(
-      /Renew what is worn: .*\(recommended\)\./,
+      /Fix what fails: .*\(recommended\)\./,
     );
   });
 
@@ -83,7 +83,7 @@ describe('the plan that a report goes by', () => {
       );
     expect(price(1)).toMatch(/^\$[\d.k–]+, with 3$/);
     expect(price(3)).toMatch(/, with 1$/);
-    expect(price(6)).toMatch(/each time$/);
+    expect(price(5)).toMatch(/each time$/);
     expect(price(4)).toBeNull();
     const heron = assess(demoInspection('heron-court'));
     const look = heron.findings.find(({ action }) => action === 'look-again')!;

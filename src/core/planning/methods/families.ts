@@ -35,6 +35,8 @@ export function whyNoLinerPasses(finding: Finding): string | null {
       ? 'a liner cannot pass pipe squashed by more than 15%'
       : null;
   }
+  if (kind === 'break' && facts.form === 'displaced')
+    return 'the broken pieces stand out of line: a liner would follow them';
   if (kind === 'intruding-tap') return 'the pipe that sticks in stops a liner';
   if (kind === 'utility-crossing') return 'another utility runs through the pipe';
   return null;

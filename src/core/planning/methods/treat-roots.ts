@@ -1,5 +1,6 @@
 import { cut } from './cut';
 import { reachOfCleaning } from './families';
+import { jet } from './jet';
 import { holds, methodOf } from './method';
 
 export const treatRoots = methodOf({
@@ -12,8 +13,13 @@ export const treatRoots = methodOf({
   runsFromWayIn: true,
   needsCleanout: true,
   price: { visit: 'treat-roots.visit', foot: 'treat-roots.foot' },
-  // Foam reaches what a cutter has opened; where no cutter may go, foam alone must do.
-  firstIn: (cell, site, lineId) => (cut.barredIn(cell, site, lineId) === null ? ['cut'] : []),
+  // Foam reaches what a cutter or a jet has opened; where neither may go, foam alone must do.
+  firstIn: (cell, site, lineId) =>
+    cut.barredIn(cell, site, lineId) === null
+      ? ['cut']
+      : jet.barredIn(cell, site, lineId) === null
+        ? ['jet']
+        : [],
   reach: reachOfCleaning,
   verdict: ({ kind }) =>
     kind === 'roots' ? holds('it slows the roots for a time: the way in remains') : null,

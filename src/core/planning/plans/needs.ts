@@ -65,8 +65,7 @@ export function needsOfRenewing(site: Site): Need[] {
 }
 
 /** Whether a finding is of the pipe itself, and not of what lies in it. */
-const isOfPipe = ({ kind }: Finding) =>
-  hasTrait(kind, 'new-inside-ends') && kind !== 'roots' && kind !== 'mineral';
+const isOfPipe = ({ kind }: Finding) => hasTrait(kind, 'new-inside-ends') && kind !== 'mineral';
 
 /** Iron with its wall gone over more of it than this is failing as a material. */
 const GONE_SHARE = 1 / 3;
@@ -74,7 +73,10 @@ const GONE_SHARE = 1 / 3;
 /** Pipe that is failing as a material: fiber that gives way; iron whose wall is gone in two places, or over a third of it. */
 function isFailing(run: PipeRun, on: readonly Finding[]): boolean {
   const bad = on.filter(
-    (finding) => isOfPipe(finding) && ['major', 'failed'].includes(finding.severity),
+    (finding) =>
+      isOfPipe(finding) &&
+      finding.kind !== 'roots' &&
+      ['major', 'failed'].includes(finding.severity),
   );
   if (run.material === 'bituminous-fiber') return bad.length > 0;
   if (!isPipeOf('iron', run.material)) return false;
