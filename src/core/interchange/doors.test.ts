@@ -114,6 +114,7 @@ describe('a calendar', () => {
       'period',
       'scope',
       'upkeep',
+      'upkeep',
     ]);
   });
 

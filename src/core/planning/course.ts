@@ -176,6 +176,20 @@ function sayClean(
   ];
 }
 
+/** A look: what clears the way for it first, as the plan has it. */
+function sayLook(finding: Finding, works: readonly Work[], acted: readonly string[]): string[] {
+  const isUndrained = finding.provisos.some(({ rule }) => rule === 'water-unverified');
+  if (isUndrained) return [...acted];
+  const clearing = works.filter(({ method }) =>
+    ['clean', 'mend'].includes(methodById(method).role),
+  );
+  const words = [...new Set(clearing.map(({ method }) => PASSIVE_WORDS[method]))];
+  const open = finding.causes.length > 1 ? ['More than one cause is possible.'] : [];
+  return words.length > 0
+    ? [...open, `Have ${sayList(words)}, and have the place looked at again before anyone decides.`]
+    : [...open, 'Have the place looked at again before anyone decides.'];
+}
+
 /** What the course says of a finding by itself. */
 function sayCourse(
   course: Omit<Course, 'says'>,
@@ -191,6 +205,7 @@ function sayCourse(
     case 'clean':
       return sayClean(finding, works, course.when, course.everyYears);
     case 'look':
+      return sayLook(finding, works, acted);
     case 'call':
       return acted;
     case 'none':

@@ -35,4 +35,6 @@ export const PASSIVE_WORDS: Record<MethodId, string> = {
   'treat-roots': 'the roots treated',
   descale: 'the scale taken off',
   flush: 'the low spot flushed',
+  'ramp-lip': 'the edge smoothed from inside',
+  'trim-tap': 'the pipe that sticks in cut back',
 };

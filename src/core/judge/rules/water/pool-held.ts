@@ -1,4 +1,5 @@
 import { sayIn } from '../../../base/numbers';
+import type { MethodId } from '../../../catalogue/method-ids';
 import type { Finding } from '../../finding';
 import { isDeeperThan } from '../../lips';
 import { adviceWith, cause, type Conclusion, question, reason } from '../conclusion';
@@ -14,6 +15,16 @@ const NAMES = {
   debris: 'debris',
   'intruding-tap': 'tap that stands in',
 } as const;
+
+/** What clears each dam. */
+const CLEARED_BY: Readonly<Record<keyof typeof NAMES, MethodId>> = {
+  lip: 'ramp-lip',
+  offset: 'ramp-lip',
+  scale: 'descale',
+  roots: 'cut',
+  debris: 'jet',
+  'intruding-tap': 'trim-tap',
+};
 
 /** The fall that a lateral is usually laid with, inches in a foot. */
 const USUAL_FALL_IN_PER_FT = 0.25;
@@ -66,7 +77,7 @@ export const poolHeld: Rule = {
               : `the ${NAMES[first!.what]}${height} at its downstream end holds it`,
           ),
           adviceWith(
-            ['look-again', 'ramp-lip', 'jet', 'cut', 'descale'],
+            [CLEARED_BY[first!.what]],
             pool,
             `First ${first!.clearBy}, then look again before anyone digs.`,
           ),
