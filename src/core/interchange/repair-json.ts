@@ -3,6 +3,7 @@ import { wholeDollars } from '../base/range';
 import type { Assessment } from '../judge/assessment';
 import type { Plan } from '../planning/plans/plan';
 import { type Repair, repairOf } from '../planning/repair';
+import { weighWholeRuns } from '../planning/whole-runs';
 import type { Work } from '../planning/work';
 
 const ft = (value: number) => roundTo(value, 3);
@@ -17,6 +18,17 @@ export function repairJson(assessment: Assessment): Record<string, unknown> {
     pickBecause: repair.pick.because,
     close: repair.pick.close,
     chosen: repair.chosen,
+    wholeRuns: weighWholeRuns(repair.site).map(({ fromFt, toFt, lineId, material, ways }) => ({
+      lineId,
+      material,
+      fromFt: ft(fromFt),
+      toFt: ft(toFt),
+      ways: ways.map(({ method, cost, because }) => ({
+        method,
+        cost: wholeDollars(cost),
+        because,
+      })),
+    })),
     horizonYears: repair.weighing.horizonYears,
     paysBackYear: repair.paysBackYear,
     ownBroken: repair.own?.broken ?? [],

@@ -8,6 +8,7 @@ import type { OwnWork } from '#core/model/job/plans';
 import { methodById, METHODS } from '#core/planning/methods/index';
 import { addWhatComesFirst, type OwnPlanned, workFor } from '#core/planning/own-plan';
 import { bedOf, type Site } from '#core/planning/site';
+import { overWholeRun } from '#core/planning/whole-runs';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
 import { Panel } from '../shared/Panel';
@@ -41,6 +42,9 @@ export function OwnPlan({ site, planned, works, finding, onKeep, onDrop }: Props
             <OwnRow
               key={`${index} ${work.method} ${work.fromFt} ${work.toFt}`}
               work={work}
+              onWholeRun={() =>
+                onKeep(works.map((one, at) => (at === index ? overWholeRun(site, one) : one)))
+              }
               onKeep={(next) => onKeep(works.map((one, at) => (at === index ? next : one)))}
               onRemove={() => onKeep(works.filter((_, at) => at !== index))}
             />
@@ -90,10 +94,12 @@ type RowProps = {
   readonly work: OwnWork;
   readonly onKeep: (work: OwnWork) => void;
   readonly onRemove: () => void;
+  /** Draws the work out over the whole run of pipe that it lies in. */
+  readonly onWholeRun: () => void;
 };
 
-function OwnRow({ work, onKeep, onRemove }: RowProps) {
-  const { name } = methodById(work.method);
+function OwnRow({ work, onKeep, onRemove, onWholeRun }: RowProps) {
+  const { name, extent } = methodById(work.method);
   const where = `${name}, ${sayFt(work.fromFt)} to ${sayFt(work.toFt)} ft`;
   const end = (label: string, value: number, keep: (feet: number) => void) => (
     <input
@@ -119,6 +125,11 @@ function OwnRow({ work, onKeep, onRemove }: RowProps) {
         onKeep({ ...work, toFt, fromFt: Math.min(toFt, work.fromFt) }),
       )}
       <span>ft</span>
+      {extent === 'stretch' && (
+        <button type="button" aria-label={`${where}: over the whole run`} onClick={onWholeRun}>
+          Whole run
+        </button>
+      )}
       <button type="button" aria-label={`Take out ${where}`} onClick={onRemove}>
         <Trash2 size={18} aria-hidden="true" />
       </button>

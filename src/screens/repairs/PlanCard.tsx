@@ -16,6 +16,8 @@ type Props = {
   /** The dearest high end among the plans: the bars share one scale. */
   readonly mostUsd: number;
   readonly isPick: boolean;
+  /** Whether these figures cannot tell it from the pick. */
+  readonly isClose: boolean;
   readonly isChosen: boolean;
   readonly isShown: boolean;
   /** The finding that is selected: the works that deal with it stand out. */
@@ -37,6 +39,7 @@ export function PlanCard(props: Props) {
     brokenCount = 0,
   } = props;
   const left = numbersOf(findings, plan.leaves);
+  const held = numbersOf(findings, plan.holds);
   const name = PLAN_NAMES[plan.id];
   return (
     <article className={styles['card']} data-shown={isShown} aria-labelledby={`plan-${plan.id}`}>
@@ -83,6 +86,7 @@ export function PlanCard(props: Props) {
                 <td>
                   {methodById(work.method).verb}
                   {work.isFirst ? ', first' : ''}
+                  {work.visit ? `, one visit from ${work.visit.from}` : ''}
                   {work.cures.length + work.holds.length > 0 && (
                     <em>
                       {work.cures.length > 0 &&
@@ -100,7 +104,9 @@ export function PlanCard(props: Props) {
         </table>
       )}
       <p className={styles['leaves']}>
+        {held.length > 0 && `Only holds ${sayFindings(held)}. `}
         {left.length === 0 ? 'Leaves nothing moderate or worse.' : `Leaves ${sayFindings(left)}.`}
+        {props.isClose && ' By these figures too close to the pick to call.'}
         {plan.isUnproved &&
           ' There were too many combinations to try them all: a cheaper one may exist.'}
         {weighed.ruledOut && ` Not to be picked: ${weighed.ruledOut}.`}

@@ -20,6 +20,7 @@ import { Quotes } from './Quotes';
 import styles from './Repairs.module.css';
 import { useFutures } from './useFutures';
 import { SECTION_HEIGHT, useRepairs } from './useRepairs';
+import { WholeRuns } from './WholeRuns';
 import { WhyPick } from './WhyPick';
 import { WorkBrackets } from './WorkBrackets';
 
@@ -117,6 +118,7 @@ export const RepairsWork = memo(function RepairsWork({
             names={assessment.names}
             mostUsd={mostUsd}
             isPick={plan.id === repair.pick.planId}
+            isClose={repair.pick.close.includes(plan.id)}
             isChosen={plan.id === repair.chosen?.planId}
             isShown={plan.id === shown.id}
             selectedId={model.finding?.id ?? null}
@@ -143,6 +145,7 @@ export const RepairsWork = memo(function RepairsWork({
         </div>
         <div>
           <WhyPick repair={repair} />
+          <WholeRuns repair={repair} />
           <BeforeDigging repair={repair} plan={shown} />
           <BeforeDeciding repair={repair} />
           <OwnPlan

@@ -23,7 +23,8 @@ export function WhyPick({ repair }: { readonly repair: Repair }) {
       <table className={styles['objective']}>
         <caption>
           Expected cost over {sayYears(weighing.horizonYears)} + {dollars.format(weighing.weight)} ×
-          chance of a backup. The least is picked; what is urgent is never put off.
+          chance of a backup. The least is picked of the plans that leave nothing that must be
+          repaired.
         </caption>
         <thead>
           <tr>
