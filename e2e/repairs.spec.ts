@@ -12,7 +12,6 @@ const open = (page: Page, id: string) => openCopyOf(page, 'alder-bend', id, 'rep
 
 /** Takes the plan that fixes what fails as the inspector's own. */
 async function makeOwn(page: Page) {
-  await page.getByRole('button', { name: 'Show fix what fails' }).click();
   await page.getByRole('button', { name: 'Make it your own' }).click();
   await expect(card(page, 'Your own')).toBeVisible();
 }
@@ -27,16 +26,17 @@ test('the pick turns with the horizon, with its reason and the sum that is made 
     for (let year = 1; year < years; year += 1) await page.keyboard.press('ArrowRight');
   };
   await go(3);
-  await expect(card(page, 'Keep it running')).toContainText('Chert’s pick');
-  await expect(why(page)).toContainText('Over 3 years, Keep it running is expected to cost');
+  await expect(card(page, 'Fix what fails')).toContainText('Chert’s pick');
+  await expect(why(page)).toContainText('Over 3 years, Fix what fails is expected to cost');
+  await expect(card(page, 'Keep it running')).toContainText('must be repaired');
   await expect(why(page)).toContainText(
     /Expected cost over 3 years \+ \$3,000 × chance of a backup/,
   );
   await go(20);
   await expect(card(page, 'Renew what is worn')).toContainText('Chert’s pick');
-  await expect(card(page, 'Keep it running')).not.toContainText('Chert’s pick');
+  await expect(card(page, 'Fix what fails')).not.toContainText('Chert’s pick');
   await expect(why(page)).toContainText(
-    /Keep it running costs about \$\S+ more, with a greater chance of a backup/,
+    /Fix what fails costs about \$\S+ more, with a greater chance of a backup/,
   );
   const sums = await why(page)
     .getByRole('row')
@@ -115,15 +115,15 @@ test('works are added and taken out, what must come first is added with one pres
 
 test('another plan is chosen with a reason, and a quote is laid beside it', async ({ page }) => {
   await open(page, 'rep-quote');
-  await page.getByRole('button', { name: 'Show fix what fails' }).click();
-  const detail = page.getByRole('region', { name: 'Fix what fails, line by line' });
+  await page.getByRole('button', { name: 'Show renew what is worn' }).click();
+  const detail = page.getByRole('region', { name: 'Renew what is worn, line by line' });
   await detail.getByRole('button', { name: 'Choose it' }).click();
   await expect(detail.getByRole('alert')).toContainText('Say why');
-  await detail.getByLabel(/^Choose fix what fails/).fill('the seller pays for both digs');
+  await detail.getByLabel(/^Choose renew what is worn/).fill('the seller pays for all of it');
   await detail.getByRole('button', { name: 'Choose it' }).click();
-  await expect(card(page, 'Fix what fails')).toContainText('Your choice');
-  await expect(detail).toContainText('“the seller pays for both digs”');
-  await expect(detail).toContainText(/18\.1 ft × \$90–190 × 1\.25 for depth|\d ft × \$90–190/);
+  await expect(card(page, 'Renew what is worn')).toContainText('Your choice');
+  await expect(detail).toContainText('“the seller pays for all of it”');
+  await expect(detail).toContainText(/\d ft × \$85–210/);
 
   const quotes = page.getByRole('region', { name: /^Quotes/ });
   await quotes.getByRole('button', { name: 'Enter a quote' }).click();
@@ -139,7 +139,7 @@ test('another plan is chosen with a reason, and a quote is laid beside it', asyn
   await expectSaved(page);
 
   await detail.getByRole('link', { name: 'Request sheet' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Please quote for 3 works');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Please quote for 2 works');
   await expect(page.getByRole('article')).toContainText('marked white x');
   await expect(page.getByRole('article')).not.toContainText('$');
 });

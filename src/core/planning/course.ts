@@ -1,43 +1,19 @@
 import { overlaps } from '../base/interval';
-import { sayList } from '../base/numbers';
 import type { MethodId } from '../catalogue/method-ids';
-import type { Reason } from '../catalogue/severity/grade';
 import type { Advice, Finding } from '../judge/finding';
 import { type Stop, stopsOver } from '../judge/stops';
+import type { Course, CourseDoes, CourseWhen } from './course-type';
+import { isPurchase, sayCourse, sayInspectors } from './course-words';
 import { firstOf } from './first-works';
 import { cleanedEvery } from './futures/risks';
-import { METHOD_WORDS, PASSIVE_WORDS } from './method-words';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
 import { planToTell, type Repair } from './repair';
 import { type Site, wayInOf } from './site';
 import type { Work } from './work';
 
-/** What is done about a finding. `wait`: nothing, until a utility in the line is dealt with. */
-export type CourseDoes =
-  'repair' | 'clean' | 'look' | 'watch' | 'call' | 'tell' | 'ask' | 'wait' | 'none';
-export type CourseWhen = 'now' | 'before-close' | 'after-move-in' | 'yearly' | 'none';
-
-/** The one course of action for a finding: every sentence, step and sheet about it says this and nothing else. */
-export type Course = {
-  readonly findingId: string;
-  readonly does: CourseDoes;
-  readonly when: CourseWhen;
-  /** Works of the plan that are for it, with all that these need first. */
-  readonly methods: readonly MethodId[];
-  /** Works that must not be done there. */
-  readonly excludes: readonly MethodId[];
-  /** Who does it; `null` where nobody does anything. */
-  readonly who: string | null;
-  /** How often it comes round, years; `null` where it does not. */
-  readonly everyYears: number | null;
-  /** What to do, in the buyer's words: what must not be done first, then the course, then what rules add to it. */
-  readonly says: readonly Reason[];
-};
-
-/** Only a buyer can ask a seller, and only before closing. */
-export const isPurchase = ({ assessment: { inspection } }: Repair['site']): boolean =>
-  (inspection.job.purpose ?? 'purchase') === 'purchase';
+export type { Course, CourseDoes, CourseWhen } from './course-type';
+export { isPurchase, sayEvery } from './course-words';
 
 const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById(method).role);
 const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);
@@ -135,100 +111,6 @@ function whenOf(
   }
 }
 
-export const sayEvery = (years: number) =>
-  years === 1 ? 'once a year' : `about every ${years} years`;
-
-const verbsOf = (works: readonly Work[]) => [
-  ...new Set(works.map(({ method }) => METHOD_WORDS[method])),
-];
-
-function sayRepair(finding: Finding, works: readonly Work[], repair: Repair): string[] {
-  const verbs = sayList(verbsOf(works));
-  if (finding.action === 'urgent')
-    return [
-      'Call a licensed drain contractor now. Use as little water as you can until it is mended.',
-      `To mend it: ${verbs}.`,
-    ];
-  if (finding.action === 'upkeep' || finding.action === 'monitor')
-    return [`The repair in this plan ends it too: ${verbs}.`];
-  return isPurchase(repair.site)
-    ? [`Ask the seller to repair it, or for a credit: ${verbs}.`]
-    : [`Have it repaired: ${verbs}.`];
-}
-
-function sayClean(
-  finding: Finding,
-  works: readonly Work[],
-  when: CourseWhen,
-  everyYears: number | null,
-): string[] {
-  const cleaning = works.filter(({ method }) => methodById(method).role === 'clean');
-  const what = sayList([...new Set(cleaning.map(({ method }) => PASSIVE_WORDS[method]))]);
-  const opener = works.some(({ method }) => methodById(method).role === 'prepare')
-    ? ' First the plan has a cleanout made ready for it.'
-    : '';
-  const again = everyYears === null ? '' : `, and again ${sayEvery(everyYears)}`;
-  const isHeldOnly = finding.action === 'repair' || finding.action === 'urgent';
-  const time = when === 'after-move-in' ? ' after you move in' : when === 'now' ? ' soon' : '';
-  return [
-    `Have ${what}${time}${again}.${opener}`,
-    ...(isHeldOnly ? ['That only holds it for a time: it still asks for repair.'] : []),
-  ];
-}
-
-/** A look: what clears the way for it first, as the plan has it. */
-function sayLook(finding: Finding, works: readonly Work[], acted: readonly string[]): string[] {
-  const isUndrained = finding.provisos.some(({ rule }) => rule === 'water-unverified');
-  if (isUndrained) return [...acted];
-  const clearing = works.filter(({ method }) =>
-    ['clean', 'mend'].includes(methodById(method).role),
-  );
-  const words = [...new Set(clearing.map(({ method }) => PASSIVE_WORDS[method]))];
-  const open = finding.causes.length > 1 ? ['More than one cause is possible.'] : [];
-  return words.length > 0
-    ? [...open, `Have ${sayList(words)}, and have the place looked at again before anyone decides.`]
-    : [...open, 'Have the place looked at again before anyone decides.'];
-}
-
-/** What the course says of a finding by itself. */
-function sayCourse(
-  course: Omit<Course, 'says'>,
-  finding: Finding,
-  works: readonly Work[],
-  repair: Repair,
-): string[] {
-  const [byAction] = finding.advice.filter(({ rule }) => rule === `advice-${finding.action}`);
-  const acted = byAction ? [byAction.text] : [];
-  switch (course.does) {
-    case 'repair':
-      return sayRepair(finding, works, repair);
-    case 'clean':
-      return sayClean(finding, works, course.when, course.everyYears);
-    case 'look':
-      return sayLook(finding, works, acted);
-    case 'call':
-      return acted;
-    case 'none':
-      return finding.action === 'none' ? acted : ['It is slight, and lies on the public side.'];
-    case 'tell':
-      return ['Report it to the sewer authority: it lies on the public side.'];
-    case 'wait':
-      return ['Have nothing done here until the utility in the line is dealt with.'];
-    case 'ask':
-      return [
-        ...(finding.action === 'urgent'
-          ? ['Call a licensed drain contractor now. Use as little water as you can.']
-          : []),
-        'Ask a licensed drain contractor how to repair it: no usual way ends it here.',
-      ];
-    case 'watch':
-      // Where upkeep is asked for and this pipe bears no tool of it, that is what is to be said.
-      return finding.action === 'upkeep' && course.excludes.length > 0
-        ? acted
-        : ['No work now. Look again when the line is next opened.'];
-  }
-}
-
 /** Whether what a rule adds goes with the course: it names no work that the plan does not do, or that must not be done. */
 function goesWith({ methods }: Advice, course: Omit<Course, 'says'>, isOfRun: boolean): boolean {
   if (course.does === 'wait') return false;
@@ -278,9 +160,10 @@ export function courseOf(repair: Repair, finding: Finding): Course {
   const more = finding.advice
     .filter((one) => !isByAction(one) && !stopTexts.includes(one.text))
     .filter((one) => goesWith(one, course, finding.kind === 'material'));
-  const own = sayCourse(course, finding, works, repair).map((text) => ({ rule: 'course', text }));
+  const own = sayCourse(course, finding, works, site).map((text) => ({ rule: 'course', text }));
   const first = isTold ? stops.map(({ rule, text }) => ({ rule, text })) : [];
-  const all = [...first, ...own, ...more.map(({ rule, text }) => ({ rule, text }))];
+  const told = sayInspectors(site, finding, course).map((text) => ({ rule: 'inspector', text }));
+  const all = [...first, ...own, ...more.map(({ rule, text }) => ({ rule, text })), ...told];
   const says = all.filter(({ text }, at) => all.findIndex((one) => one.text === text) === at);
   return { ...course, says };
 }

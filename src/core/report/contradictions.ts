@@ -31,7 +31,8 @@ const ASKS_FOR: Partial<Record<MethodId, RegExp>> = {
 const DENIES =
   /^(?:do not|don’t|never|only|a liner|cutting|no work|nothing)\b|\bmust never\b|\bnot have\b/i;
 
-const sentencesOf = (text: string) => text.split(/(?<=[.!?])\s+/);
+/** What somebody else said is theirs. */
+const sentencesOf = (text: string) => text.replace(/“[^”]*”/g, '“…”').split(/(?<=[.!?])\s+/);
 const numbersIn = (text: string) =>
   [...text.matchAll(/\bfindings? ([\d, and]+)/gi)].flatMap(([, list = '']) =>
     (list.match(/\d+/g) ?? []).map(Number),

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { courseOf } from '../planning/course';
+import { repairOf } from '../planning/repair';
 import { assessmentOf, CLAY, MAIN_AT_60, type Said } from '../testing/build';
 import { composeDocuments } from './documents';
 import { composeLookedFor } from './looked-for';
@@ -50,6 +52,33 @@ describe('what the inspector advises', () => {
     const documents = composeDocuments(assessmentOf([CLAY, advice({ readingFt: 27 }), MAIN_AT_60]));
     expect(JSON.stringify(documents.buyer)).toContain('clay will need a liner');
     expect(JSON.stringify(documents.contractor)).toContain('clay will need a liner');
+  });
+});
+
+describe('advice where a finding is', () => {
+  const gap: Said = { kind: 'defect', defect: 'gap', readingFt: 27, gapIn: 2 };
+  const saysOf = (more: Partial<Said>) => {
+    const assessment = assessmentOf([CLAY, gap, advice({ readingFt: 27, ...more }), MAIN_AT_60]);
+    const finding = assessment.findings.find(({ kind }) => kind === 'gap')!;
+    return courseOf(repairOf(assessment), finding).says.map(({ text }) => text);
+  };
+
+  it('is told with the finding, with what the plan does otherwise', () => {
+    expect(saysOf({ does: 'liner', text: 'line it' })).toContain(
+      'The inspector advises: “line it”. The plan here does it another way: weigh both.',
+    );
+    expect(saysOf({ does: 'dig', text: 'dig it up' })).toContain(
+      'The inspector advises: “dig it up”.',
+    );
+  });
+
+  it('keeps a work that the inspector advises against out of the plans', () => {
+    const methods = (more: Partial<Said>) =>
+      repairOf(
+        assessmentOf([CLAY, gap, advice({ readingFt: 27, ...more }), MAIN_AT_60]),
+      ).plans.flatMap(({ works }) => works.map(({ method }) => method));
+    expect(methods({ does: 'jet', text: 'jet it' })).toContain('dig');
+    expect(methods({ does: 'dig', not: true, text: 'do not dig here' })).not.toContain('dig');
   });
 });
 

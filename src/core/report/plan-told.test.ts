@@ -45,9 +45,7 @@ describe('the plan that a report goes by', () => {
     const repair = repairOf(assess(demoInspection('alder-bend')));
     expect(repair.pick.planId).toBe('fix-failing');
     expect(planToTell(repair).id).toBe('fix-failing');
-    expect(composeCost(repair)!.notes!.join('\n')).toMatch(
-      /Fix what fails: .*\(recommended\)\./,
-    );
+    expect(composeCost(repair)!.notes!.join('\n')).toMatch(/Fix what fails: .*\(recommended\)\./);
   });
 
   it('is the inspector’s choice, and says where that does otherwise than a finding asks', () => {

@@ -39,7 +39,7 @@ const TABLE = {
   'liner.tee': [400, 'each', 'reopening a tee'],
   'dig.visit': [1300, 'once', 'digging: machine and crew'],
   'dig.each': [1000, 'each', 'digging: opening a pit'],
-  'dig.foot': [130, 'foot', 'dig and replace, spoil hauled away'],
+  'dig.foot': [130, 'foot', 'dig and replace'],
   'shoring.foot': [60, 'foot', 'trench protection, over 5 ft deep'],
   'shoring.engineer': [1800, 'once', 'engineer’s shoring, from 10 ft deep'],
   'replace-exposed.visit': [650, 'once', 'exposed pipe: mobilization'],
