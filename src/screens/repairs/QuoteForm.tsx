@@ -57,8 +57,14 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
   const amount = (text: string) => readFeet(text.replace(/[$,\s]/g, ''));
+  /** "4,000", or "4,000 to 6,000". */
+  const priceOf = (text: string) => {
+    const [from = '', to] = text.split(/\s*(?:–|-|to)\s*/);
+    const most = to === undefined ? null : amount(to);
+    return most === null ? { price: said(text) } : { price: said(from), priceTo: most };
+  };
+  const said = (text: string) => (text.trim() === '' ? null : (amount(text) ?? text));
   const keep = handleSubmit(({ from, total, lines, includes }) => {
-    const said = (text: string) => (text.trim() === '' ? null : (amount(text) ?? text));
     const quote = {
       from: from.trim(),
       total: said(total),
@@ -68,7 +74,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
         fromFt: said(line.from),
         toFt: said(line.to),
         lengthFt: said(line.length),
-        price: said(line.price),
+        ...priceOf(line.price),
       })),
     };
     const whole = { ...quote, id: 'new', kind: 'contractor-quote', reason: '' };
@@ -116,7 +122,7 @@ export function QuoteForm({ plan, onKeep, onCancel }: Props) {
           </label>
           {(['from', 'to', 'length', 'price'] as const).map((name) => (
             <label key={name}>
-              {name === 'price' ? 'price, $' : `${name}, ft`}
+              {name === 'price' ? 'price or range, $' : `${name}, ft`}
               <input
                 inputMode="decimal"
                 {...register(`lines.${index}.${name}`)}

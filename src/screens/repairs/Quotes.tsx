@@ -86,12 +86,12 @@ function Quote({ site, plan, quote, onDrop }: QuoteProps) {
       </p>
       <p className={styles['hint']}>
         {quote.lines
-          .map(({ method, fromFt, toFt, lengthFt, price }) =>
+          .map(({ method, fromFt, toFt, lengthFt, price, priceTo }) =>
             [
               methodById(method).name,
               fromFt !== null && toFt !== null ? `${fromFt} to ${toFt} ft` : null,
               lengthFt !== null ? `${lengthFt} ft` : null,
-              price !== null ? sayMoney(price) : null,
+              price !== null ? sayRange({ low: price, high: priceTo ?? price }) : null,
             ]
               .filter(Boolean)
               .join(', '),

@@ -20,6 +20,7 @@ export const quoteSchema = Joi.object({
         toFt: feet().allow(null).required(),
         lengthFt: length().allow(null).required(),
         price: dollars().allow(null).required(),
+        priceTo: dollars(),
       }),
     )
     .max(100)

@@ -4,6 +4,7 @@ import {
   number,
   object,
   oneOf,
+  optional,
   orNull,
   type Shape,
   shaped,
@@ -56,6 +57,8 @@ export type QuoteLine = {
   readonly lengthFt: number | null;
   /** US dollars; `null` when only the total is quoted. */
   readonly price: number | null;
+  /** The most of a range, where the price is quoted as one, US dollars. */
+  readonly priceTo?: number;
 };
 
 /** A contractor's quote as it came. */
@@ -105,6 +108,7 @@ const isQuote = shaped<QuoteDecision>({
       toFt: orNull(feetOf),
       lengthFt: orNull(number(0, 100_000)),
       price: orNull(dollarsOf),
+      priceTo: optional(dollarsOf),
     }),
     0,
     100,

@@ -28,15 +28,23 @@ const quote = (lines: readonly QuoteLine[], more: Partial<QuoteDecision> = {}): 
 const { site, plans } = repairOf(assess(demoInspection('alder-bend')));
 const fixing = plans[1]!;
 const workOf = (method: QuoteLine['method']) => fixing.works.find((one) => one.method === method);
-const [dig, descale] = [workOf('dig'), workOf('descale')];
-const good = [line('dig', dig!.fromFt, dig!.toFt), line('descale', descale!.fromFt, descale!.toFt)];
+const [dig, descale, cut] = [workOf('dig'), workOf('descale'), workOf('cut')];
+const good = [
+  line('dig', dig!.fromFt, dig!.toFt),
+  line('descale', descale!.fromFt, descale!.toFt),
+  line('cut', cut!.fromFt, cut!.toFt),
+];
 const of = (given: QuoteDecision) => checkQuote(site, fixing, given);
-const abouts = (given: QuoteDecision) => of(given).remarks.map(({ about }) => about);
+const asks = (given: QuoteDecision) => of(given).remarks.filter(({ level }) => level !== 'fine');
+const abouts = (given: QuoteDecision) => asks(given).map(({ about }) => about);
 
 describe('a quote for what the plan asks', () => {
   it('has nothing to ask about', () => {
     const checked = of(quote(good, { total: 8500 }));
-    expect(checked.remarks).toEqual([]);
+    expect(asks(quote(good, { total: 8500 }))).toEqual([]);
+    expect(checked.remarks.map(({ text }) => text)).toContain(
+      'Dig and replace at 40.7 to 58.8 ft: does what was asked.',
+    );
     expect(checked.misses).toEqual([]);
     expect(checked.reckoned!.likely).toBeGreaterThan(dig!.cost.likely);
   });
@@ -44,22 +52,22 @@ describe('a quote for what the plan asks', () => {
   it.each<[string, QuoteDecision, string[]]>([
     [
       'priced for other feet than its ends',
-      quote([{ ...good[0]!, lengthFt: 10 }, good[1]!]),
+      quote([{ ...good[0]!, lengthFt: 10 }, ...good.slice(1)]),
       ['length'],
     ],
     [
       'stops short of a finding',
-      quote([line('dig', dig!.fromFt, dig!.toFt - 6), good[1]!]),
+      quote([line('dig', dig!.fromFt, dig!.toFt - 6), ...good.slice(1)]),
       ['length', 'missing'],
     ],
     [
       'digs more than is needed',
-      quote([line('dig', dig!.fromFt - 5, dig!.toFt), good[1]!]),
+      quote([line('dig', dig!.fromFt - 5, dig!.toFt), ...good.slice(1)]),
       ['length'],
     ],
     [
       'a liner over the sag',
-      quote([line('liner', dig!.fromFt, dig!.toFt), good[1]!]),
+      quote([line('liner', dig!.fromFt, dig!.toFt), ...good.slice(1)]),
       ['method', 'missing'],
     ],
     ['says nowhere where', quote([line('burst', null, null), ...good]), ['unplaced']],
@@ -76,17 +84,34 @@ describe('a quote for what the plan asks', () => {
       ['permit', 'right-of-way', 'restoration', 'marks', 'shoring', 'proof'],
     ],
     ['too cheap', quote(good, { total: 1500 }), ['price']],
-    ['too dear for one work', quote([{ ...good[0]!, price: 40_000 }, good[1]!]), ['price']],
+    ['too dear for one work', quote([{ ...good[0]!, price: 40_000 }, ...good.slice(1)]), ['price']],
   ])('%s', (_, given, expected) => {
     expect([...new Set(abouts(given))]).toEqual(expected);
   });
 
+  it('may ask a range: it is asked about where all of it lies outside the planning figures', () => {
+    const asking = (price: number, priceTo: number) =>
+      abouts(quote([{ ...good[0]!, price, priceTo }, ...good.slice(1)]));
+    expect(asking(5000, 9000)).toEqual([]);
+    expect(asking(12_000, 30_000)).toEqual([]);
+    expect(asking(30_000, 40_000)).toEqual(['price']);
+    expect(of(quote([{ ...good[0]!, price: 5000, priceTo: 9000 }])).asked).toBe(7000);
+  });
+
+  it('names a work of the plan that it does not speak of', () => {
+    expect(asks(quote(good.slice(0, 2))).map(({ text }) => text)).toEqual([
+      'Not in the quote: cut the roots.',
+    ]);
+  });
+
   it('is placed at the plan’s work where it does not say where', () => {
-    expect(abouts(quote([line('dig', null, null, { lengthFt: 18 }), good[1]!]))).toEqual([]);
+    expect(abouts(quote([line('dig', null, null, { lengthFt: 18 }), ...good.slice(1)]))).toEqual(
+      [],
+    );
   });
 
   it('gives the works of its lines, and says what it misses by number', () => {
-    const { remarks, misses } = of(quote([good[1]!]));
+    const { remarks, misses } = of(quote([...good.slice(1)]));
     expect(misses).toHaveLength(2);
     expect(remarks.find(({ about }) => about === 'missing')!.text).toMatch(
       /does not deal with findings \d, \d/,

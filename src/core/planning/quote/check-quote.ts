@@ -6,35 +6,22 @@ import { checkWorks } from '../check-works';
 import { creditWorks } from '../credit';
 import { firstOf } from '../first-works';
 import { methodById } from '../methods/index';
-import { sayMoney, sayRange } from '../money';
 import type { Plan } from '../plans/plan';
 import { priceWorks } from '../price-works';
 import type { Site } from '../site';
 import type { Work, WorkDraft } from '../work';
+import {
+  asAsked,
+  checkAsked,
+  checkIncludes,
+  checkMissing,
+  checkPrice,
+  LENGTH_FT,
+  nameOf,
+  type QuoteRemark,
+} from './remarks';
 
-/** Something to ask the contractor about. `wrong`: it will not do; `ask`: it must be said. */
-export type QuoteRemark = {
-  readonly level: 'wrong' | 'ask' | 'fine';
-  readonly about:
-    | 'length'
-    | 'method'
-    | 'sag'
-    | 'tees'
-    | 'abatement'
-    | 'first'
-    | 'permit'
-    | 'right-of-way'
-    | 'proof'
-    | 'price'
-    | 'missing'
-    | 'restoration'
-    | 'marks'
-    | 'shoring'
-    | 'unplaced';
-  /** The line of the quote; `null` when it is about the whole. */
-  readonly at: number | null;
-  readonly text: string;
-};
+export type { QuoteRemark } from './remarks';
 
 /** A quote laid beside the plan. */
 export type QuoteCheck = {
@@ -47,12 +34,6 @@ export type QuoteCheck = {
   readonly cures: readonly string[];
   readonly misses: readonly string[];
 };
-
-/** A length may differ by this before it is asked about: both ends are spoken to the foot. */
-const LENGTH_FT = 1.5;
-
-/** A price may lie this far outside its range before it is asked about. */
-const OUTSIDE_RATIO = 0.1;
 
 /** Where a line of a quote lies: as said, or at the plan's work of the same method. */
 function placeLine(line: QuoteLine, plan: Plan, mainLine: string): WorkDraft | null {
@@ -75,9 +56,6 @@ function placeLine(line: QuoteLine, plan: Plan, mainLine: string): WorkDraft | n
   const from = fromFt ?? (toFt === null ? work!.fromFt : toFt - longFt);
   return { method, lineId, fromFt: from, toFt: toFt ?? from + longFt };
 }
-
-const nameOf = ({ method, fromFt, toFt }: WorkDraft) =>
-  `${methodById(method).name} at ${sayFt(fromFt)} to ${sayFt(toFt)} ft`;
 
 /** Lengths that are not their ends, and works that lie elsewhere than the findings do. */
 function checkLength(line: QuoteLine, draft: WorkDraft, plan: Plan, at: number): QuoteRemark[] {
@@ -150,80 +128,6 @@ function checkRules(
     });
 }
 
-/** What a quote for such works should say that it includes. */
-function checkIncludes(works: readonly Work[], includes: readonly QuoteInclude[]): QuoteRemark[] {
-  const has = (one: QuoteInclude) => includes.includes(one);
-  const ask = (about: QuoteRemark['about'], text: string): QuoteRemark => ({
-    level: 'ask',
-    about,
-    at: null,
-    text,
-  });
-  const needs = (test: (work: Work) => boolean) => works.some(test);
-  const changesPipe = needs(({ method }) => ['replace', 'mend'].includes(methodById(method).role));
-  const tees = works.reduce((sum, work) => sum + work.tees.length, 0);
-  const deepFt = Math.max(0, ...works.map(({ depth }) => depth?.mostFt ?? 0));
-  return [
-    ...(tees > 0 && !has('tees')
-      ? [
-          ask(
-            'tees',
-            `No reopening of ${tees === 1 ? 'the tee' : `the ${tees} tees`} is named. A liner closes every tee that it passes.`,
-          ),
-        ]
-      : []),
-    ...(needs(({ method }) => methodById(method).needsPermit) && !has('permit')
-      ? [ask('permit', 'No permit is named. Replacing sewer pipe needs one.')]
-      : []),
-    ...(needs(({ lines }) => lines.some(({ key }) => key === 'permit.right-of-way')) &&
-    !has('right-of-way')
-      ? [ask('right-of-way', 'No permit for work beyond the property line is named.')]
-      : []),
-    ...(needs(({ lines }) => lines.some(({ key }) => key.startsWith('restore.'))) &&
-    !has('restoration')
-      ? [ask('restoration', 'Putting back the surface is not named.')]
-      : []),
-    ...(needs(({ depth }) => depth !== null) && !has('marks')
-      ? [ask('marks', 'Utility marks before digging are not named.')]
-      : []),
-    ...(deepFt > 4 && !has('shoring')
-      ? [
-          ask(
-            'shoring',
-            `Trench protection is not named, and the pipe lies up to ${sayFt(deepFt)} ft deep.`,
-          ),
-        ]
-      : []),
-    ...(changesPipe && !has('proof')
-      ? [
-          ask(
-            'proof',
-            'No proof by camera after the work is named. Ask for the line scoped again, on video.',
-          ),
-        ]
-      : []),
-  ];
-}
-
-function isOutside(price: number, { low, high }: Range): 'low' | 'high' | null {
-  if (price < low * (1 - OUTSIDE_RATIO)) return 'low';
-  return price > high * (1 + OUTSIDE_RATIO) ? 'high' : null;
-}
-
-function checkPrice(price: number, range: Range, what: string, at: number | null): QuoteRemark[] {
-  const side = isOutside(price, range);
-  if (side === null) return [];
-  const than = side === 'low' ? 'below' : 'above';
-  return [
-    {
-      level: 'ask',
-      about: 'price',
-      at,
-      text: `${what}: ${sayMoney(price)} is ${than} the planning range of ${sayRange(range)}. Ask what ${side === 'low' ? 'is left out' : 'makes it so'}.`,
-    },
-  ];
-}
-
 /** Lays a contractor's quote beside a plan. Quantities come from the log, prices from the price book. */
 export function checkQuote(site: Site, plan: Plan, quote: QuoteDecision): QuoteCheck {
   const mainLine = site.assessment.lateral.lineId;
@@ -246,9 +150,9 @@ export function checkQuote(site: Site, plan: Plan, quote: QuoteDecision): QuoteC
   const misses = [...planned].filter((id) => !cures.includes(id));
   const numberOf = (id: string) =>
     site.assessment.findings.find((one) => one.id === id)?.number ?? 0;
-  const prices = quote.lines.map(({ price }) => price).filter((price) => price !== null);
-  const asked =
-    quote.total ?? (prices.length > 0 ? prices.reduce((sum, price) => sum + price, 0) : null);
+  const prices = quote.lines.flatMap((line) => asAsked(line) ?? []);
+  const middle = prices.reduce((sum, { low, high }) => sum + (low + high) / 2, 0);
+  const asked = quote.total ?? (prices.length > 0 ? middle : null);
   // What the quote includes without a line of its own is priced with it.
   const included = works
     .flatMap((work) => firstOf(site, work))
@@ -284,13 +188,14 @@ export function checkQuote(site: Site, plan: Plan, quote: QuoteDecision): QuoteC
         ]
       : []),
     ...checkIncludes(works, quote.includes),
-    ...found.flatMap(({ line, at }, index) =>
-      line.price === null
-        ? []
-        : checkPrice(line.price, addRanges([works[index]!.cost]), nameOf(found[index]!.draft), at),
-    ),
+    ...checkAsked(found, plan),
+    ...checkMissing(found, plan, quote.includes),
+    ...found.flatMap(({ line, at, draft }, index) => {
+      const said = asAsked(line);
+      return said ? checkPrice(said, addRanges([works[index]!.cost]), nameOf(draft), at) : [];
+    }),
     ...(quote.total !== null && reckoned
-      ? checkPrice(quote.total, reckoned, 'The whole', null)
+      ? checkPrice({ low: quote.total, high: quote.total }, reckoned, 'The whole', null)
       : []),
   ];
   return { remarks, reckoned, asked, cures, misses };
