@@ -1,17 +1,18 @@
 import { sayFt } from '../base/numbers';
 import type { Caution } from '../catalogue/caution';
+import { ENGINEERED_FROM_FT, SHORED_FROM_FT } from '../model/prices/price-table';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
 import { bedOf, type Site } from './site';
 
-/** Local limits on open trenches are often here, feet. */
-const SHORING_FROM_FT = 4;
-
 /** What must be said before anyone digs, each once, for the works of a plan. */
 export function cautionsOfPlan(site: Site, { works }: Plan): Caution[] {
   const digs = works.filter(({ depth }) => depth !== null);
   const deepFt = Math.max(0, ...digs.map(({ depth }) => depth!.mostFt));
+  const isWet = site.assessment.inspection.property.surroundings?.some(
+    ({ what }) => what === 'wet-ground',
+  );
   const isAssumed = digs.some(({ depth }) => !depth!.isLocated);
   const has = (test: (method: ReturnType<typeof methodById>) => boolean) =>
     works.some(({ method }) => test(methodById(method)));
@@ -35,14 +36,14 @@ export function cautionsOfPlan(site: Site, { works }: Plan): Caution[] {
       : []),
     ...(digs.length > 0
       ? [
-          deepFt > SHORING_FROM_FT
+          deepFt > SHORED_FROM_FT
             ? said(
                 'Trench',
-                `The pipe lies up to ${sayFt(deepFt)} ft deep${isAssumed ? ' (partly assumed: have it located)' : ''}. A trench that deep needs protection by a competent person: the contractor’s duty.`,
+                `The pipe lies up to ${sayFt(deepFt)} ft deep${isAssumed ? ' (partly assumed: have it located)' : ''}. A trench that deep needs protection by a competent person${deepFt >= ENGINEERED_FROM_FT ? ', and from 10 ft on by an engineer’s design' : ''}: the contractor’s duty.${isWet ? ' The ground is wet: that asks for more of it, and for a pump.' : ''}`,
               )
             : said(
                 'Trench',
-                `The pipe lies about ${sayFt(deepFt)} ft deep${isAssumed ? ' (assumed: have it located)' : ''}. Deeper than the local limit, often 4 to 5 ft, a trench needs protection by a competent person.`,
+                `The pipe lies about ${sayFt(deepFt)} ft deep${isAssumed ? ' (assumed: have it located)' : ''}. Deeper than the local limit, often 4 to 5 ft,${isWet ? ' or in wet ground,' : ''} a trench needs protection by a competent person.`,
               ),
         ]
       : []),

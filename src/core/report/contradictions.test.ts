@@ -7,7 +7,6 @@ import { DEMO_NAMES, demoInspection } from '../testing/demo-inspections';
 import { anyMadeInspection } from '../testing/made';
 import { defect, pool } from '../testing/rules';
 import { anyScopedLine } from '../testing/scoped-line';
-import type { FindingBlock } from './block';
 import { composeReport, type Report } from './compose';
 import { findContradictions } from './contradictions';
 
@@ -44,11 +43,11 @@ describe('the finder', () => {
     ...report,
     blocks: report.blocks.map((block) =>
       block.kind === 'finding' && block.number === number
-        ? ({
+        ? {
             ...block,
             sentences: [...block.sentences, more],
             price: price ?? block.price,
-          } as FindingBlock)
+          }
         : block,
     ),
   });

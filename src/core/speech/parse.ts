@@ -59,10 +59,10 @@ function spreadAdvice(parts: readonly Part[]): Part[] {
       .findLast(({ read }) => read?.drafts.some(({ kind }) => kind !== 'advice'))
       ?.read?.drafts.at(-1);
     const { read } = part;
-    const isLong = about !== undefined && 'toReadingFt' in about;
-    if (!read || read.isPlaced || !isLong || about.toReadingFt === undefined) return part;
-    const { readingFt, toReadingFt } = about;
-    const drafts = read.drafts.map((draft) =>
+    const toReadingFt = about && 'toReadingFt' in about ? about.toReadingFt : undefined;
+    if (!read || read.isPlaced || !about || toReadingFt === undefined) return part;
+    const { readingFt } = about;
+    const drafts = read.drafts.map((draft): EntryDraft =>
       draft.kind === 'advice' && draft.readingFt !== null
         ? { ...draft, readingFt, toReadingFt }
         : draft,

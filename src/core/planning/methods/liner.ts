@@ -10,6 +10,9 @@ import {
 } from './families';
 import { methodOf } from './method';
 
+/** The least bore that is lined, inches. */
+const LEAST_IN = 3;
+
 export const liner = methodOf({
   id: 'liner',
   name: 'Line the pipe',
@@ -30,5 +33,8 @@ export const liner = methodOf({
     whyNoNewInsideOver(finding) ??
     whyNoForceAt(finding) ??
     (isThinIron(finding) ? 'the iron is too thin to be descaled for it' : null),
-  barredIn: (cell, site, lineId) => whyNoForce(cell, site, lineId, 'jet'),
+  barredIn: (cell, site, lineId) =>
+    cell.diameterIn !== null && cell.diameterIn < LEAST_IN
+      ? 'no liner is pulled or turned into pipe under 3 in'
+      : whyNoForce(cell, site, lineId, 'jet'),
 });

@@ -169,6 +169,8 @@ describe('the three plans, on any line', () => {
       fc.property(anyScopedLine, fc.nat(), (inspection, pick) => {
         const site = siteOf(assess(inspection));
         fc.pre(site.owned.length > 0);
+        // A whole run that fails is renewed but for what must be dug or looked at: there one more may ask for less.
+        fc.pre(needsOfFixing(site).every(({ what }) => what !== 'renew'));
         const without = { ...site, owned: site.owned.toSpliced(pick % site.owned.length, 1) };
         expect(optimum(without)).toBeLessThanOrEqual(optimum(site) + 1e-6);
       }),

@@ -39,6 +39,9 @@ const OUTSIDE_RATIO = 0.1;
 export const nameOf = ({ method, fromFt, toFt }: WorkDraft) =>
   `${methodById(method).name} at ${sayFt(fromFt)} to ${sayFt(toFt)} ft`;
 
+/** Local limits on open trenches are often here, feet. */
+const LOCAL_LIMIT_FT = 4;
+
 /** What a quote for such works should say that it includes. */
 export function checkIncludes(
   works: readonly Work[],
@@ -78,7 +81,7 @@ export function checkIncludes(
     ...(needs(({ depth }) => depth !== null) && !has('marks')
       ? [ask('marks', 'Utility marks before digging are not named.')]
       : []),
-    ...(deepFt > 4 && !has('shoring')
+    ...(deepFt > LOCAL_LIMIT_FT && !has('shoring')
       ? [
           ask(
             'shoring',
