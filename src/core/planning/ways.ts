@@ -117,7 +117,7 @@ function stretchFor(
 }
 
 /** Why a tool does not get from its way in to where it works; `null` when it does. */
-function whyNoPassage(
+export function whyNoPassage(
   site: Site,
   method: Method,
   bed: Bed,
@@ -151,7 +151,8 @@ function whyNoPassage(
   return isTorn ? 'it would have to pass through tar-paper pipe' : null;
 }
 
-const isForbiddenAt = (site: Site, { id }: Method, finding: Finding) =>
+/** Whether a stop forbids a method where a finding is. */
+export const isForbiddenAt = (site: Site, { id }: Method, finding: Finding) =>
   stopsOver(site.assessment.stops, finding).some(({ forbids }) => forbids.includes(id));
 
 export type Wish = {

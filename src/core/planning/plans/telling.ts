@@ -7,7 +7,7 @@ import type { Method } from '../methods/method';
 import { rampLip } from '../methods/ramp-lip';
 import { trimTap } from '../methods/trim-tap';
 import { bedOf, type Site } from '../site';
-import { canBeMet, whyNotOver } from '../ways';
+import { canBeMet, isForbiddenAt, whyNoPassage, whyNotOver } from '../ways';
 import type { WorkDraft } from '../work';
 
 /** What clears the way for a look comes right before it. */
@@ -55,7 +55,11 @@ export function looks(site: Site, isOpen: (finding: Finding) => boolean = () => 
     .flatMap((finding) => {
       const firsts = clearersOf(finding)
         .filter(
-          (method) => whyNotOver(site, method, bedOf(site, finding.lineId), finding.span) === null,
+          (method) =>
+            !isForbiddenAt(site, method, finding) &&
+            whyNotOver(site, method, bedOf(site, finding.lineId), finding.span) === null &&
+            whyNoPassage(site, method, bedOf(site, finding.lineId), finding.span, finding.id) ===
+              null,
         )
         .map(({ id }) => ({ ...over(id, finding), isFirst: true, order: BEFORE_LOOKING }));
       return [...firsts, over('look-again', finding)];
