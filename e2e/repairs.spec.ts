@@ -130,7 +130,7 @@ test('another plan is chosen with a reason, and a quote is laid beside it', asyn
   await quotes.getByLabel('Quote from').fill('the first contractor');
   const work = quotes.getByRole('group', { name: 'Work 1' });
   await work.getByRole('combobox').selectOption('liner');
-  await work.getByLabel('price, $').fill('4,000');
+  await work.getByLabel('price or range, $').fill('4,000');
   await quotes.getByRole('button', { name: 'Check it' }).click();
   const quote = quotes.getByRole('article', { name: 'Quote from the first contractor' });
   await expect(quote).toContainText(/Will not do.*the sag/);

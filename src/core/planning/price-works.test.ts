@@ -80,6 +80,16 @@ describe('the price of works, by hand from the price table', () => {
     expect(assumed.depth!.isLocated).toBe(false);
   });
 
+  it('is a range from lawn to driveway where nobody said what lies over the pipe', () => {
+    const [lawn] = priceWorks(siteOf(assessmentOf([zone('yard', 0)])), [work('dig', 25, 35)]);
+    const [unsaid] = priceWorks(siteOf(assessmentOf([])), [work('dig', 25, 35)]);
+    expect([unsaid!.cost.low, unsaid!.cost.likely]).toEqual([lawn!.cost.low, lawn!.cost.likely]);
+    // By hand: an opening of up to 2,880 and 10 ft of up to 128 instead of 24. Highs of a sum are not summed.
+    const highs = (of: typeof lawn) => of!.lines.reduce((sum, { cost }) => sum + cost.high, 0);
+    expect(highs(unsaid) - highs(lawn)).toBeCloseTo(2880 + 10 * (130 - 24), -1);
+    expect(unsaid!.lines.map(({ says }) => says).join()).toMatch(/the surface is not logged/);
+  });
+
   it('adds up: lines to works, works to the likely price of the plan', () => {
     const plan = planOf(flat, 'own', [
       work('dig', 10, 20),

@@ -1,8 +1,9 @@
 import { type Interval, lengthFt } from '../base/interval';
 import { roundTo } from '../base/numbers';
-import { addRanges, scaleRange } from '../base/range';
+import { addRanges, type Range, scaleRange } from '../base/range';
 import { type Zone, zonesWith } from '../catalogue/zones';
 import { depthOver, readDepths } from '../lateral/depth';
+import type { Prices } from '../model/prices/price-book';
 import {
   ENGINEERED_FROM_FT,
   isPriceKey,
@@ -58,14 +59,29 @@ export function onceIn(method: Method, cell: Cell): PriceKey[] {
   ];
 }
 
-type Measured = { readonly key: PriceKey; readonly quantity: number; readonly factor: number };
+type Measured = {
+  readonly key: PriceKey;
+  readonly quantity: number;
+  readonly factor: number;
+  /** Whether nobody said what lies over the pipe: a lawn at the least, a driveway at the most. */
+  readonly isUnsaid?: boolean;
+};
+
+/** What putting back a surface that nobody named may cost: as a lawn likely, and up to what `most` asks. */
+const unsaidRate = (prices: Prices, key: PriceKey, most: PriceKey): Range => ({
+  ...(key === most ? { low: 0, likely: 0 } : { low: prices[key].low, likely: prices[key].likely }),
+  high: prices[most].high,
+});
+
+const UNSAID = 'the surface is not logged: lawn at the least, driveway at the most';
 
 /** Feet of each rate, depth by depth and surface by surface. */
 function measureFeet(method: Method, cells: readonly Cell[]): Measured[] {
   const feet = new Map<string, Measured>();
-  const add = (key: PriceKey, quantity: number, factor: number) => {
-    const name = `${key} ${factor}`;
-    feet.set(name, { key, quantity: quantity + (feet.get(name)?.quantity ?? 0), factor });
+  const add = (key: PriceKey, quantity: number, factor: number, isUnsaid = false) => {
+    const name = `${key} ${factor} ${isUnsaid}`;
+    const sum = quantity + (feet.get(name)?.quantity ?? 0);
+    feet.set(name, { key, quantity: sum, factor, ...(isUnsaid ? { isUnsaid } : {}) });
   };
   for (const cell of cells) {
     const longFt = lengthFt(cell);
@@ -73,12 +89,16 @@ function measureFeet(method: Method, cells: readonly Cell[]): Measured[] {
     if (method.price.foot) add(method.price.foot, longFt, method.opensGround ? cell.factor : 1);
     if (!method.opensGround) continue;
     const restoration = restorationOf(cell);
-    if (restoration) add(restoration, longFt, 1);
+    if (restoration) add(restoration, longFt, 1, cell.zone === null);
     const shoring = shoringOf(cell);
     if (shoring) add(shoring, longFt, 1);
   }
   return [...feet.values()];
 }
+
+/** What a surface that nobody named may be at the most. */
+const UNSAID_FOOT: PriceKey = 'restore.driveway';
+const UNSAID_OPENING: PriceKey = 'restore.driveway.each';
 
 /** Each separate stretch: its pits as deep as its deepest ground, and each surface that it opens. */
 function measureOpenings(method: Method, cells: readonly Cell[]): Measured[] {
@@ -98,6 +118,9 @@ function measureOpenings(method: Method, cells: readonly Cell[]): Measured[] {
       ? [{ key: method.price.each, quantity: 1, factor: method.digsPits ? factor : 1 }]
       : []),
     ...[...opened].map(([key, quantity]) => ({ key, quantity, factor: 1 })),
+    ...(method.opensGround && surfaces.some(({ zone }) => zone === null)
+      ? [{ key: UNSAID_OPENING, quantity: 1, factor: 1, isUnsaid: true }]
+      : []),
   ];
 }
 
@@ -137,13 +160,14 @@ export function priceWorks(site: Site, drafts: readonly WorkDraft[]): Work[] {
         ? [{ key: method.price.tee, quantity: tees.length, factor: 1 }]
         : []),
     ];
-    const lines = measured.map(({ key, quantity, factor }): PriceLine => {
+    const lines = measured.map(({ key, quantity, factor, isUnsaid }): PriceLine => {
       const { low, likely, high } = site.prices[key];
-      const rate = { low, likely, high };
+      const most = key === UNSAID_OPENING ? UNSAID_OPENING : UNSAID_FOOT;
+      const rate = isUnsaid ? unsaidRate(site.prices, key, most) : { low, likely, high };
       const { unit, says } = PRICE_TABLE[key];
       return {
         key,
-        says,
+        says: isUnsaid ? UNSAID : says,
         quantity: roundTo(quantity, 3),
         unit: unit === 'foot' ? 'foot' : 'each',
         rate,
