@@ -84,6 +84,13 @@ describe('the plan that a report goes by', () => {
     expect(price(5)).toMatch(/each time$/);
     expect(price(4)).toBeNull();
     const heron = assess(demoInspection('heron-court'));
+    // The second pit of a plan is dug by the crew of the first.
+    const pits = heron.findings.filter(({ kind }) => kind === 'roots' || kind === 'break');
+    expect(
+      pits.map((pit) =>
+        priceOfFinding(planToTell(repairOf(heron)), pit, heron.findings)!.includes('already there'),
+      ),
+    ).toEqual([false, true]);
     const look = heron.findings.find(({ action }) => action === 'look-again')!;
     expect(priceOfFinding(planToTell(repairOf(heron)), look, heron.findings)).toBeNull();
   });

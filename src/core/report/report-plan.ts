@@ -35,6 +35,12 @@ function sayOthers({ plans, pick, weighing: { horizonYears } }: Repair, plan: Pl
   return others.length === 0 ? [] : [...told, ...close];
 }
 
+/** Whether a work is priced without its mobilization, which another work of the plan pays. */
+function isCarriedAlong({ method, lines }: Work): boolean {
+  const { visit } = methodById(method).price;
+  return visit !== undefined && !lines.some(({ key }) => key === visit);
+}
+
 /** What the plan costs for one finding; `null` where it does nothing for it, or nobody knows yet what it is. */
 export function priceOfFinding(
   plan: Plan,
@@ -49,7 +55,7 @@ export function priceOfFinding(
     .filter(({ id }) => id !== finding.id && ids.has(id))
     .map(({ number }) => String(number));
   const isUpkeep = works.every(({ method }) => methodById(method).role === 'clean');
-  return `${sayRange(totalRange(works.map(({ cost }) => cost)))}${isUpkeep ? ' each time' : ''}${others.length > 0 ? `, with ${sayList(others)}` : ''}`;
+  return `${sayRange(totalRange(works.map(({ cost }) => cost)))}${isUpkeep ? ' each time' : ''}${others.length > 0 ? `, with ${sayList(others)}` : ''}${works.some(isCarriedAlong) ? ', with the crew already there' : ''}`;
 }
 
 /** A work in the buyer's words. */
