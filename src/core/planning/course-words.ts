@@ -3,18 +3,20 @@ import { sayList } from '../base/numbers';
 import { METHOD_IDS } from '../catalogue/method-ids';
 import type { Finding } from '../judge/finding';
 import { readAdvice } from '../lateral/advice';
+import { isForPurchase } from '../model/job/job';
 import type { Course, CourseWhen } from './course-type';
 import { METHOD_WORDS, PASSIVE_WORDS } from './method-words';
 import { methodById } from './methods/index';
+import type { Plan } from './plans/plan';
 import type { Site } from './site';
 import type { Work } from './work';
 
 /** Advice so near to a finding is about it, feet. */
 const AT_FINDING_FT = 0.5;
 
-/** Only a buyer can ask a seller, and only before closing. */
+/** Whether the job is for a purchase. */
 export const isPurchase = ({ assessment: { inspection } }: Site): boolean =>
-  (inspection.job.purpose ?? 'purchase') === 'purchase';
+  isForPurchase(inspection.job);
 
 export const sayEvery = (years: number) =>
   years === 1 ? 'once a year' : `about every ${years} years`;
@@ -71,18 +73,39 @@ function sayLook(finding: Finding, works: readonly Work[], acted: readonly strin
     : [...open, 'Have the place looked at again before anyone decides.'];
 }
 
+/** Why nothing is done: by the finding's own reason, or by whose it is. */
+function sayNone(finding: Finding, acted: readonly string[]): readonly string[] {
+  if (finding.action === 'none') return acted;
+  return finding.responsibleSide === 'public'
+    ? ['It is slight, and lies on the public side.']
+    : ['This inspection caused it: it is no fault of the line.'];
+}
+
+/** Whom to ask about what the plan does nothing for, and why it does not. */
+function sayAsk({ id, placed, isPlaceUnsaid, courtesy }: Finding, { plans }: Plans): string {
+  if (courtesy)
+    return 'Ask a licensed drain contractor about it: the plan here does not go so far.';
+  if (!placed || isPlaceUnsaid)
+    return 'Where it lies was not logged: have it found before anyone quotes for it.';
+  return plans.some(({ settles }) => settles.includes(id))
+    ? 'The plan in this report leaves it as it is. It still asks for repair: ask a licensed drain contractor.'
+    : 'Ask a licensed drain contractor how to repair it: no usual way ends it here.';
+}
+
+type Plans = { readonly plans: readonly Plan[] };
+
 /** What the course says of a finding by itself. */
 export function sayCourse(
   course: Omit<Course, 'says'>,
   finding: Finding,
   works: readonly Work[],
-  site: Site,
-): string[] {
+  repair: Plans & { readonly site: Site },
+): readonly string[] {
   const [byAction] = finding.advice.filter(({ rule }) => rule === `advice-${finding.action}`);
   const acted = byAction ? [byAction.text] : [];
   switch (course.does) {
     case 'repair':
-      return sayRepair(finding, works, site);
+      return sayRepair(finding, works, repair.site);
     case 'clean':
       return sayClean(finding, works, course.when, course.everyYears);
     case 'look':
@@ -90,7 +113,7 @@ export function sayCourse(
     case 'call':
       return acted;
     case 'none':
-      return finding.action === 'none' ? acted : ['It is slight, and lies on the public side.'];
+      return sayNone(finding, acted);
     case 'tell':
       return ['Report it to the sewer authority: it lies on the public side.'];
     case 'wait':
@@ -100,11 +123,10 @@ export function sayCourse(
         ...(finding.action === 'urgent'
           ? ['Call a licensed drain contractor now. Use as little water as you can.']
           : []),
-        'Ask a licensed drain contractor how to repair it: no usual way ends it here.',
+        sayAsk(finding, repair),
       ];
     case 'watch':
-      // Where upkeep is asked for and this pipe bears no tool of it, that is what is to be said.
-      return finding.action === 'upkeep' && course.excludes.length > 0
+      return finding.action === 'upkeep'
         ? acted
         : ['No work now. Look again when the line is next opened.'];
   }

@@ -48,12 +48,7 @@ const isRecurring = (works: readonly Work[], { id }: Finding) =>
   });
 
 /** What is done, by the plan and by what the finding asks for. */
-function doesOf(
-  finding: Finding,
-  works: readonly Work[],
-  stops: readonly Stop[],
-  isOwned: boolean,
-): CourseDoes {
+function doesOf(finding: Finding, works: readonly Work[], stops: readonly Stop[]): CourseDoes {
   if (finding.ourDoing || finding.review?.verdict === 'dismissed') return 'none';
   if (finding.kind === 'utility-crossing') return 'call';
   if (finding.responsibleSide === 'public')
@@ -64,8 +59,7 @@ function doesOf(
   if (finding.action === 'look-again') return 'look';
   if (works.some(isPipeWork)) return 'repair';
   if (rolesOf(works).includes('clean')) return 'clean';
-  if (!isOwned || finding.action === 'monitor' || finding.action === 'upkeep') return 'watch';
-  return 'ask';
+  return finding.action === 'monitor' || finding.action === 'upkeep' ? 'watch' : 'ask';
 }
 
 /** Whether a cleaning comes before more work on its line: a look that it clears the way for, a liner. */
@@ -130,8 +124,7 @@ export function courseOf(repair: Repair, finding: Finding): Course {
   const plan = planToTell(repair);
   const stops = stopsOver(site.assessment.stops, finding);
   const works = worksFor(site, plan, finding);
-  const isOwned = site.owned.some(({ id }) => id === finding.id);
-  const does = doesOf(finding, works, stops, isOwned);
+  const does = doesOf(finding, works, stops);
   const isActed = ['repair', 'clean', 'look'].includes(does);
   const methods: MethodId[] =
     does === 'tell'
@@ -160,7 +153,7 @@ export function courseOf(repair: Repair, finding: Finding): Course {
   const more = finding.advice
     .filter((one) => !isByAction(one) && !stopTexts.includes(one.text))
     .filter((one) => goesWith(one, course, finding.kind === 'material'));
-  const own = sayCourse(course, finding, works, site).map((text) => ({ rule: 'course', text }));
+  const own = sayCourse(course, finding, works, repair).map((text) => ({ rule: 'course', text }));
   const first = isTold ? stops.map(({ rule, text }) => ({ rule, text })) : [];
   const told = sayInspectors(site, finding, course).map((text) => ({ rule: 'inspector', text }));
   const all = [...first, ...own, ...more.map(({ rule, text }) => ({ rule, text })), ...told];

@@ -1,5 +1,6 @@
 import { clip, type Interval, lengthFt, overlaps, subtract } from '../base/interval';
 import { memoOf } from '../base/memo';
+import { NEW_PIPE } from '../catalogue/method-ids';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { stopsOver } from '../judge/stops';
@@ -19,9 +20,7 @@ export const DOING = METHODS.filter(
 );
 
 /** Methods that give worn-out pipe a new life. */
-const RENEWING = DOING.filter(({ id }) =>
-  ['liner', 'burst', 'dig', 'replace-exposed', 'slab-break', 'reroute'].includes(id),
-);
+const RENEWING = DOING.filter(({ id }) => id === 'liner' || NEW_PIPE.includes(id));
 
 /** Why a finding stands in the way of a method, or of what it needs first there; `null` when it does not. */
 function barAt(site: Site, method: Method, finding: Finding): string | null {

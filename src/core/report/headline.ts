@@ -8,6 +8,7 @@ import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
 import type { AccessPoint } from '../model/job/access-point';
+import { isForPurchase } from '../model/job/job';
 import { describeFinding } from './describe';
 import { inScope } from './in-scope';
 import { sayPipeAbove, sayPlace } from './place';
@@ -49,8 +50,7 @@ function sayVerdict(assessment: Assessment): string {
     case 'repair-needed': {
       const count = withAction('repair').length;
       const spots = count === 1 ? 'one spot' : `${sayCount(count)} spots`;
-      return assessment.inspection.job.purpose === undefined ||
-        assessment.inspection.job.purpose === 'purchase'
+      return isForPurchase(assessment.inspection.job)
         ? `Repair ${spots} before you close.`
         : `Repair ${spots}.`;
     }

@@ -1,4 +1,5 @@
 import type { Inspection } from '#core/model/job/inspection';
+import { isForPurchase } from '#core/model/job/job';
 import { Field, Select } from '../shared/Fields';
 import styles from './SiteScreen.module.css';
 
@@ -20,7 +21,7 @@ export function MoreOfHouse({
 }: {
   readonly inspection: Inspection;
 }) {
-  const isPurchase = (job.purpose ?? 'purchase') === 'purchase';
+  const isPurchase = isForPurchase(job);
   return (
     <details className={styles['more']}>
       <summary>What else is known of the house</summary>

@@ -29,3 +29,7 @@ export type Job = {
   readonly localRules?: readonly { readonly material: Material; readonly says: string }[];
   readonly profile: Profile;
 };
+
+/** Only a buyer can ask a seller, and only before closing: a job is for a purchase unless it says otherwise. */
+export const isForPurchase = ({ purpose = 'purchase' }: Pick<Job, 'purpose'>): boolean =>
+  purpose === 'purchase';

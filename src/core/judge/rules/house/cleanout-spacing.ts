@@ -25,7 +25,7 @@ export const cleanoutSpacing: Rule = {
         ? [
             advice(
               null,
-              `More than ${MOST_FT} ft of this line lie between cleanouts. Ask a licensed plumber about another one.`,
+              `More than ${MOST_FT} ft of this line lie beyond a cleanout. Ask a licensed plumber about another one.`,
             ),
           ]
         : [];

@@ -11,7 +11,10 @@ export const fiberServes: Rule = {
   then: 'it serves today and is near its end: plan for replacing it, and count it when the price is talked about',
   because: 'fiber gives way all along once it begins, and nobody can say when',
   conclude: (scene) =>
-    stretchesOf(scene, ({ material }) => material === 'bituminous-fiber')
+    stretchesOf(
+      scene,
+      ({ material, certainty }) => material === 'bituminous-fiber' && certainty === 'confirmed',
+    )
       .filter(
         (stretch) =>
           findNear(scene, { lineId: stretch.lineId, span: stretch }, 0, GIVING_WAY).length === 0,
@@ -20,7 +23,7 @@ export const fiberServes: Rule = {
       .map(() =>
         advice(
           null,
-          'The tar-paper fiber pipe serves today and is near its end. Plan for replacing it, and count that when you talk about the price.',
+          'Where it was seen, the tar-paper fiber pipe serves today and is near its end. Plan for replacing it, and count that when you talk about the price.',
         ),
       ),
 };

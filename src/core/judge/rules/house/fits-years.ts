@@ -18,7 +18,14 @@ export const fitsYears: Rule = {
     if (yearBuilt === undefined) return [];
     const isKnown = history.some(({ what }) => RENEWED.includes(what));
     const materials = new Set(
-      scene.laterals.flatMap(({ segments }) => segments.map(({ material }) => material)),
+      scene.laterals.flatMap(({ segments }) =>
+        segments
+          .filter(
+            ({ certainty, responsibleSide }) =>
+              certainty === 'confirmed' && responsibleSide === 'owner',
+          )
+          .map(({ material }) => material),
+      ),
     );
     return [...materials].flatMap((material): Conclusion[] => {
       const { laid } = materialOf(material).service ?? {};

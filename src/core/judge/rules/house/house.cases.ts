@@ -122,7 +122,7 @@ export const HOUSE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([{ kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 130 }]),
       spares: CLEAN,
-      says: /More than 100 ft of this line lie between cleanouts/,
+      says: /More than 100 ft of this line lie beyond a cleanout/,
     },
   ],
   'seller-and-cover': [

@@ -1,3 +1,4 @@
+import { isForPurchase } from '../../../model/job/job';
 import { advice } from '../conclusion';
 import type { Rule } from '../rule';
 
@@ -8,7 +9,7 @@ export const proofAtSale: Rule = {
   then: 'say so, and ask who brings the proof',
   because: 'where it is wanted, a sale may not close without it',
   conclude: ({ inspection: { property, job } }) =>
-    property.proofAtSale === true && (job.purpose ?? 'purchase') === 'purchase'
+    property.proofAtSale === true && isForPurchase(job)
       ? [
           advice(
             null,

@@ -1,4 +1,5 @@
 import { sayList } from '../../../base/numbers';
+import { isForPurchase } from '../../../model/job/job';
 import { advice } from '../conclusion';
 import type { Rule } from '../rule';
 
@@ -14,7 +15,7 @@ export const sellerAndCover: Rule = {
       ({ severity, ourDoing, responsibleSide }) =>
         !ourDoing && responsibleSide === 'owner' && (severity === 'major' || severity === 'failed'),
     );
-    if ((job.purpose ?? 'purchase') !== 'purchase' || !isBad) return [];
+    if (!isForPurchase(job) || !isBad) return [];
     const wanted = [
       ...(property.sellerSays === undefined ? ['the seller’s statement on the sewer'] : []),
       ...(property.serviceCover === undefined ? ['any warranty or service-line cover'] : []),

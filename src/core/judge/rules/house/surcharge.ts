@@ -26,7 +26,7 @@ export const surcharge: Rule = {
       ? [
           advice(
             null,
-            'Water stood high in this line, and nothing of the owner’s holds it back. Ask the sewer authority whether the main fills in wet weather.',
+            'Water stood high in this line, and no cause of it was logged below on the owner’s side. Ask the sewer authority whether the main fills in wet weather.',
           ),
         ]
       : [];
