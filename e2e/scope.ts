@@ -30,7 +30,7 @@ export async function callOut(page: Page, text: string): Promise<void> {
 }
 
 export async function expectSaved(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible();
 }
 
 /** Shows one of the views in the middle of the screen. */
