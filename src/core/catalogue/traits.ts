@@ -7,6 +7,7 @@ export const TRAITS = {
   'grows-slowly': 'of what clogs: over years, as a wall does',
   catches: 'left alone, it catches waste until the line backs up',
   breaks: 'left alone, the pipe gives way there in time',
+  'given-way': 'the pipe has given way there already',
   'new-inside-ends': 'a liner ends it, and so does new pipe',
   'new-pipe-ends': 'only new pipe ends it',
   flushed: 'a jet carries it out whole',

@@ -1,3 +1,4 @@
+import { groupBy } from '../base/group';
 import type { Reason } from '../catalogue/severity/grade';
 import { segmentAt, sideAt } from '../lateral/segments';
 import { issuedNumbers } from '../model/job/report-words';
@@ -103,13 +104,7 @@ export function withAdvice(finding: Finding, more: readonly Advice[]): Finding {
 
 /** Conclusions by the finding that they are about. */
 function groupByFinding(all: readonly Concluded[]): (id: string) => readonly Concluded[] {
-  const about = new Map<string, Concluded[]>();
-  for (const one of all) {
-    if (one.kind === 'finding' || one.on === null) continue;
-    const list = about.get(one.on);
-    if (list) list.push(one);
-    else about.set(one.on, [one]);
-  }
+  const about = groupBy(all, (one) => (one.kind === 'finding' ? null : one.on));
   return (id) => about.get(id) ?? [];
 }
 

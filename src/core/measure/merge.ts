@@ -1,3 +1,4 @@
+import { groupBy } from '../base/group';
 import { lastAtOrBelow } from '../base/memo';
 import { apartFt, bondsOf, compareText, isNear, isTorn, type Sighting } from './sighting';
 
@@ -35,16 +36,6 @@ export function mergeSightings<S extends Sighting>(
     groups = matchInto(groups, ofRun, withinFt, fits, same);
   }
   return groups.sort((a, b) => a[0]!.span.fromFt - b[0]!.span.fromFt);
-}
-
-function groupBy<S>(items: readonly S[], keyOf: (item: S) => string): Map<string, S[]> {
-  const groups = new Map<string, S[]>();
-  for (const item of items) {
-    const group = groups.get(keyOf(item));
-    if (group) group.push(item);
-    else groups.set(keyOf(item), [item]);
-  }
-  return groups;
 }
 
 /** Sightings of one pass that somebody said are one thing; every other alone. */

@@ -8,8 +8,7 @@ import { evidenceOfPlan, repairOf } from './repair';
 
 const inside: Said = { kind: 'zone', zone: 'under-house', side: 'near', readingFt: 20 };
 const wall: Said = { kind: 'feature', feature: 'wall', readingFt: 20 };
-const broken = (readingFt: number | null) =>
-  defect('break', { form: 'displaced', readingFt });
+const broken = (readingFt: number | null) => defect('break', { form: 'displaced', readingFt });
 
 /** What is said of the break in a line, once a job has been decided so. */
 function courseIn(said: readonly Said[], decide: (one: Inspection) => Inspection = (one) => one) {

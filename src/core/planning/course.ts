@@ -5,7 +5,7 @@ import { type Stop, stopsOver } from '../judge/stops';
 import type { Course, CourseDoes, CourseWhen } from './course-type';
 import { isPurchase, sayCourse, sayInspectors } from './course-words';
 import { firstOf } from './first-works';
-import { cleanedEvery } from './futures/risks';
+import { clearedEveryOf } from './futures/rounds';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
 import { planToTell, type Repair } from './repair';
@@ -40,12 +40,6 @@ function worksFor(site: Site, plan: Plan, { id, lineId, action }: Finding): Work
   const firsts = plan.works.filter((work) => !doing.includes(work) && isFor(work));
   return [...firsts, ...doing];
 }
-
-const isRecurring = (works: readonly Work[], { id }: Finding) =>
-  works.some(({ holds, cures, method }) => {
-    const isClean = methodById(method).role === 'clean';
-    return isClean && (holds.includes(id) || (cures.includes(id) && method === 'descale'));
-  });
 
 /** What is done, by the plan and by what the finding asks for. */
 function doesOf(finding: Finding, works: readonly Work[], stops: readonly Stop[]): CourseDoes {
@@ -95,6 +89,7 @@ function whenOf(
       return soon;
     case 'clean':
       if (finding.action === 'urgent') return 'now';
+      if (works.every(({ method }) => method === 'flush')) return 'yearly';
       // What the plan does before a look or a liner is done with it.
       if (isBeforeMore(planToTell(repair), works)) return soon;
       return isPurchase(repair.site) ? 'after-move-in' : 'now';
@@ -143,10 +138,7 @@ export function courseOf(repair: Repair, finding: Finding): Course {
     methods,
     excludes: [...new Set(stops.flatMap(({ forbids }) => forbids))],
     who: methods.length > 0 ? methodById(methods.at(-1)!).by : null,
-    everyYears:
-      does === 'clean' && isRecurring(works, finding)
-        ? cleanedEvery(finding, site.assumptions)
-        : null,
+    everyYears: does === 'clean' ? clearedEveryOf(site, plan, finding) : null,
   };
   const stopTexts = stops.map(({ text }) => text);
   const isTold = finding.kind !== 'utility-crossing' && does !== 'none';

@@ -1,3 +1,4 @@
+import { groupBy } from '../base/group';
 import { sayList } from '../base/numbers';
 import { addRanges } from '../base/range';
 import { type FindingKind, hasTrait, pageOf } from '../catalogue/defects/kinds';
@@ -132,21 +133,37 @@ export function valueOfLook(site: Site, finding: Finding): LookValue {
   };
 }
 
+/** What may follow a look, each with its chance and price: what needs nothing more, then the cheapest first. */
+function sayPaths(paths: readonly CausePath[]): string {
+  const times = (chance: number) => `${Math.round(chance * 100)} times in 100`;
+  const free = paths.filter(({ cost }) => cost < 0.5).reduce((sum, { chance }) => sum + chance, 0);
+  const byThen = [...groupBy(paths, ({ then, cost }) => `${then} ${cost}`).values()]
+    .map((alike) => ({
+      ...alike[0]!,
+      chance: alike.reduce((sum, { chance }) => sum + chance, 0),
+    }))
+    .filter(({ cost }) => cost >= 0.5)
+    .toSorted((one, other) => one.cost - other.cost);
+  const nothing = free > 0 ? [`about ${times(free)} nothing more`] : [];
+  const more = byThen.map(
+    ({ then, chance, cost }) => `about ${times(chance)} ${then}, about ${sayMoney(cost)}`,
+  );
+  return ` What may follow: ${[...nothing, ...more].join('; ')}.`;
+}
+
 function sayWorth(
   { number }: Finding,
   price: number,
   paths: readonly CausePath[],
   worth: number,
 ): string {
-  const cheap = paths.filter(({ cost }) => cost < 0.5);
   const could = sayList(paths.map(({ cause }) => cause)).replace(/ and ([^,]*)$/, ' or $1');
-  const spared = cheap.reduce((sum, { chance }) => sum + chance, 0);
-  const chance =
-    spared > 0 ? ` About ${Math.round(spared * 100)} times in 100 nothing more is needed.` : '';
-  const open = `Finding ${number} may be ${could}. `;
-  return worth >= 0
-    ? `${open}Clearing it and looking again costs about ${sayMoney(price)} and saves about ${sayMoney(worth)} on average.${chance}`
-    : `${open}Clearing it and looking again costs about ${sayMoney(price)}, about ${sayMoney(-worth)} more than it saves on average: it buys certainty.${chance}`;
+  const open = `Finding ${number} may be ${could}. Clearing it and looking again costs about ${sayMoney(price)}`;
+  const saves =
+    worth >= 0
+      ? ` and saves about ${sayMoney(worth)} on average.`
+      : `, about ${sayMoney(-worth)} more than it saves on average: it buys certainty.`;
+  return `${open}${saves}${sayPaths(paths)}`;
 }
 
 /** What each look that is still open is worth. */

@@ -114,8 +114,11 @@ export function atHorizon(repair: Repair, horizonYears: number): Repair {
 }
 
 /** What follows from a set of plans: how each goes on, what it refuses, and which is picked. */
-function followFrom(site: Site, plans: readonly Plan[], weighing: Weighing) {
-  const futures = plans.map((plan) => futureOf(site, plan));
+function followFrom(
+  { site, looks, weighing }: Pick<Repair, 'site' | 'looks' | 'weighing'>,
+  plans: readonly Plan[],
+) {
+  const futures = plans.map((plan) => futureOf(site, plan, looks));
   const { discountRate } = site.assumptions;
   const expectations = new Map(
     futures.map((future) => [future.planId, expect(future, discountRate)] as const),
@@ -131,10 +134,10 @@ function followFrom(site: Site, plans: readonly Plan[], weighing: Weighing) {
 
 /** The same repair with another plan of the inspector's own; `null` takes it out. */
 export function withOwnPlan(repair: Repair, works: readonly OwnWork[] | null): Repair {
-  const { site, weighing } = repair;
+  const { site } = repair;
   const own = works ? planOwn(site, works) : null;
   const three = repair.plans.filter(({ id }) => id !== 'own');
-  return { ...repair, own, ...followFrom(site, own ? [...three, own.plan] : three, weighing) };
+  return { ...repair, own, ...followFrom(repair, own ? [...three, own.plan] : three) };
 }
 
 /** Works out repair once for what was assessment. A pure function. */
@@ -149,7 +152,8 @@ export const repairOf = memoOf((assessment: Assessment): Repair => {
     weight: riskWeight(job.profile, site.assumptions),
     findings: site.owned,
   };
-  const all = followFrom(site, own ? [...three, own.plan] : three, weighing);
+  const looks = valueLooks(site);
+  const all = followFrom({ site, looks, weighing }, own ? [...three, own.plan] : three);
   return {
     site,
     own,
@@ -161,6 +165,6 @@ export const repairOf = memoOf((assessment: Assessment): Repair => {
       all.expectations.get('keep-running')!,
     ),
     gravity: sumsOfGravity(site),
-    looks: valueLooks(site),
+    looks,
   };
 });

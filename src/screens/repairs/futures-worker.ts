@@ -36,7 +36,6 @@ async function play(inspection: Inspection, seed: number) {
 addEventListener('message', ({ data }: MessageEvent<Asked>) => {
   if (data.ask === 'play') void play(data.inspection, data.seed);
   else {
-    const { site, plans, weighing } = repairOf(assess(data.inspection));
-    say({ tell: 'sways', sways: findSways(site, plans, weighing) });
+    say({ tell: 'sways', sways: findSways(repairOf(assess(data.inspection))) });
   }
 });

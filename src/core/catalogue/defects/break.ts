@@ -32,6 +32,7 @@ export const breakage: DefectSpec = {
   traits: [
     'structure',
     'breaks',
+    'given-way',
     'new-inside-ends',
     'rests-on-material',
     'stops-camera',

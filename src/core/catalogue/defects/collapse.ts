@@ -11,6 +11,7 @@ export const collapse: DefectSpec = {
   traits: [
     'structure',
     'breaks',
+    'given-way',
     'new-pipe-ends',
     'rests-on-material',
     'narrows',

@@ -1,3 +1,4 @@
+import { groupBy } from '../../base/group';
 import { gapBetweenFt, type Interval } from '../../base/interval';
 import { memoOf } from '../../base/memo';
 import type { FindingKind } from '../../catalogue/defects/kinds';
@@ -38,15 +39,9 @@ export type Standing<K extends Entry['kind']> = {
   readonly entry: EntryOf<K>;
 };
 
-const byKind = memoOf((axis: RunAxis): ReadonlyMap<string, readonly Entry[]> => {
-  const groups = new Map<string, Entry[]>();
-  for (const entry of axis.log.standing) {
-    const group = groups.get(entry.kind);
-    if (group) group.push(entry);
-    else groups.set(entry.kind, [entry]);
-  }
-  return groups;
-});
+const byKind = memoOf((axis: RunAxis): ReadonlyMap<string, readonly Entry[]> =>
+  groupBy(axis.log.standing, ({ kind }) => kind),
+);
 
 /** Every standing entry of a kind, with its run. */
 export function standingOf<K extends Entry['kind']>(scene: Scene, kind: K): Standing<K>[] {

@@ -11,6 +11,13 @@ const TABLE = {
   discountRate: [0.03, 0, 0.07, 'share', 'A dollar next year is worth less by'],
   backupCost: [2500, 1000, 7000, 'dollars', 'One backup: emergency call and cleaning up'],
   emergencyFactor: [1.5, 1.1, 2.2, 'times', 'A repair in an emergency costs more by'],
+  baseBackup: [
+    0.005,
+    0.003,
+    0.01,
+    'a year',
+    'Chance of a backup in any line, clean and sound, from what goes down it',
+  ],
   upkeepYearsSlight: [3, 2, 5, 'years', 'Slight roots or deposits are cleaned every'],
   upkeepYearsModerate: [2, 1, 3, 'years', 'Moderate roots or deposits are cleaned every'],
   upkeepYearsMajor: [1, 1, 2, 'years', 'Major or failed roots or deposits are cleaned every'],
@@ -44,6 +51,13 @@ const TABLE = {
     'times',
     'The same for scale and mineral deposit, which grow slowly',
   ],
+  sharedCause: [
+    0.7,
+    0.3,
+    1,
+    'share',
+    'Deposits of one kind in one line share their cause (1: two spots clog no oftener than the worst)',
+  ],
   descaleYears: [8, 4, 12, 'years', 'Scale and mineral deposit are taken off every'],
   catchModerate: [
     0.02,
@@ -54,6 +68,14 @@ const TABLE = {
   ],
   catchMajor: [0.08, 0.03, 0.2, 'a year', 'Chance of a backup at a major low stretch or lip'],
   catchFailed: [0.2, 0.08, 0.5, 'a year', 'Chance of a backup at a failed low stretch or lip'],
+  flushYears: [1, 1, 2, 'years', 'A low stretch that flushing holds is flushed every'],
+  flushFactor: [
+    0.4,
+    0.2,
+    0.8,
+    'times',
+    'A low stretch that is flushed in time backs up less often by',
+  ],
   breakYearsModerate: [
     40,
     20,

@@ -1,5 +1,14 @@
 import { meanOf } from '../../base/range';
-import { type Future, type Risk, type Upkeep, YEARS } from './future';
+import {
+  chanceOf,
+  type Future,
+  isClearedIn,
+  type Risk,
+  type Standing,
+  standsAfter,
+  type Upkeep,
+  YEARS,
+} from './future';
 
 /** What is to be expected of a future, by year: index 0 is now, index y the end of year y. */
 export type Expectation = {
@@ -15,30 +24,30 @@ export type Expectation = {
 export type RiskYears = { readonly events: readonly number[]; readonly none: readonly number[] };
 
 /**
- * What a risk does, exactly: a chain over the years since it was last cleared. `events[y]` is the number
- * expected in year y (1 to `YEARS`; 0 at index 0), `none[y]` the chance of none in the years up to y.
+ * What a risk does, exactly: a chain over how it stands. `events[y]` is the number expected in year y (1 to
+ * `YEARS`; 0 at index 0), `none[y]` the chance of none in the years up to y.
  */
-export function riskYears({ chances, after, clearedEvery }: Risk): RiskYears {
+export function riskYears(risk: Risk): RiskYears {
   const events = [0];
   const none = [1];
-  // Chance of standing at each number of years since it was cleared; those that mended for good drop out.
-  let standing: number[] = [1, ...Array.from({ length: YEARS }, () => 0)];
-  let quietAge = 0;
+  // The chance of each standing; those that mended for good drop out.
+  let shares = new Map<Standing, number>([[risk.startsAt, 1]]);
+  let quiet = risk.startsAt;
   for (let year = 1; year <= YEARS; year += 1) {
-    const isCleared = clearedEvery !== null && year % clearedEvery === 0;
-    const next = standing.map(() => 0);
+    const isCleared = isClearedIn(risk, year);
+    const next = new Map<Standing, number>();
+    const move = (to: Standing, share: number) => next.set(to, (next.get(to) ?? 0) + share);
     let expected = 0;
-    for (const [age, share] of standing.entries()) {
-      if (share === 0) continue;
-      const chance = chances[Math.min(age, YEARS - 1)]!;
+    for (const [standing, share] of shares) {
+      const chance = chanceOf(risk, standing);
       expected += share * chance;
-      if (after === 'again') next[0]! += share * chance;
-      next[isCleared ? 0 : Math.min(age + 1, YEARS)]! += share * (1 - chance);
+      if (risk.after === 'again') move(0, share * chance);
+      move(standsAfter(standing, isCleared), share * (1 - chance));
     }
     events.push(expected);
-    none.push(none[year - 1]! * (1 - chances[Math.min(quietAge, YEARS - 1)]!));
-    quietAge = isCleared ? 0 : quietAge + 1;
-    standing = next;
+    none.push(none[year - 1]! * (1 - chanceOf(risk, quiet)));
+    quiet = standsAfter(quiet, isCleared);
+    shares = next;
   }
   return { events, none };
 }
@@ -53,7 +62,8 @@ export function upkeepIn(upkeep: readonly Upkeep[], year: number): number {
 
 /** What is to be expected of a future, in closed form: nothing is played. */
 export function expect(future: Future, discountRate: number): Expectation {
-  const risks = future.risks.map((risk) => ({ cost: risk.cost, ...riskYears(risk) }));
+  const risks = future.risks.map((risk) => ({ ...risk, ...riskYears(risk) }));
+  const backing = risks.filter(({ backsUp }) => backsUp);
   const now = meanOf(future.now);
   const spent = [now];
   const present = [now];
@@ -65,7 +75,7 @@ export function expect(future: Future, discountRate: number): Expectation {
     );
     spent.push(spent[year - 1]! + inYear);
     present.push(present[year - 1]! + inYear / (1 + discountRate) ** year);
-    backup.push(1 - risks.reduce((chance, { none }) => chance * none[year]!, 1));
+    backup.push(1 - backing.reduce((chance, { none }) => chance * none[year]!, 1));
   }
   return { spent, present, backup };
 }

@@ -15,7 +15,9 @@ const risk = (chances: (year: number) => number, more: Partial<Risk> = {}): Risk
   findingIds: [],
   kind: 'clog',
   chances: Array.from({ length: YEARS }, (_, year) => chances(year)),
+  startsAt: 0,
   after: 'again',
+  backsUp: true,
   cost: 1000,
   clearedEvery: null,
   ...more,
@@ -44,6 +46,19 @@ describe('what a risk does, by hand', () => {
     const { events } = riskYears(risk(() => 0.5, { after: 'never' }));
     expect(events.slice(1, 4)).toEqual([0.5, 0.25, 0.125]);
   });
+  it('begins as it stands, and anew once it has come', () => {
+    // Left for a year already: sure at once; then cleared: none in the first year after, sure in the second.
+    const left = risk((year) => (year === 0 ? 0 : 1), { startsAt: 1 });
+    expect(riskYears(left).events.slice(1, 4)).toEqual([1, 0, 1]);
+  });
+  it('that has failed comes at once, 9 times in 10 a year, until it has come', () => {
+    const failed = risk(() => 0, { startsAt: 'failed', after: 'never' });
+    const { events, none } = riskYears(failed);
+    expect(events.slice(1, 3)).toEqual([0.9, expect.closeTo(0.09, 12)]);
+    expect(none[2]).toBeCloseTo(0.01, 12);
+    // Cleaned at the end of the first year, it does not come any more.
+    expect(riskYears({ ...failed, clearedEvery: 1 }).events.slice(1, 4)).toEqual([0.9, 0, 0]);
+  });
   it('begins anew when it is cleared', () => {
     const { events } = riskYears(risk((year) => (year === 0 ? 0 : 1), { clearedEvery: 1 }));
     expect(Math.max(...events)).toBe(0);
@@ -64,6 +79,18 @@ it('adds and discounts, by hand', () => {
   expect(one.backup[2]).toBeCloseTo(0.19, 9);
 });
 
+it('counts what a look leads to in the money and not as a backup', () => {
+  const follow = risk((year) => (year === 0 ? 0.25 : 0), {
+    kind: 'follow',
+    after: 'never',
+    backsUp: false,
+    cost: 8000,
+  });
+  const { spent, backup } = expectOf(future({ risks: [follow] }), 0);
+  expect(spent.slice(0, 3)).toEqual([0, 2000, 2000]);
+  expect(backup[YEARS]).toBe(0);
+});
+
 const anyFuture = fc
   .record({
     now: fc.integer({ min: 0, max: 9000 }),
@@ -74,6 +101,8 @@ const anyFuture = fc
         growth: fc.double({ min: 1, max: 1.6, noNaN: true }),
         after: fc.constantFrom('again' as const, 'never' as const),
         clearedEvery: fc.option(fc.integer({ min: 1, max: 6 })),
+        startsAt: fc.oneof(fc.constant('failed' as const), fc.integer({ min: 0, max: 9 })),
+        backsUp: fc.boolean(),
         cost: fc.integer({ min: 100, max: 9000 }),
       }),
       { maxLength: 4 },
@@ -136,8 +165,8 @@ describe('histories played', () => {
 });
 
 it('names what the answer hangs on, the most first, and where the pick turns', () => {
-  const { site, plans, weighing } = repairOf(assess(demoInspection('alder-bend')));
-  const sways = findSways(site, plans, weighing);
+  const repair = repairOf(assess(demoInspection('alder-bend')));
+  const sways = findSways(repair);
   expect(sways.length).toBeGreaterThan(3);
   expect(sways.map(({ moves }) => moves)).toEqual(
     sways.map(({ moves }) => moves).sort((a, b) => b - a),

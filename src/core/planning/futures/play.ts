@@ -1,7 +1,15 @@
 import { seededRandom } from '../../base/random';
 import { drawFrom } from '../../base/range';
 import { upkeepIn } from './expect';
-import { type Future, type Risk, YEARS } from './future';
+import {
+  chanceOf,
+  type Future,
+  isClearedIn,
+  type Risk,
+  type Standing,
+  standsAfter,
+  YEARS,
+} from './future';
 
 /** What many histories of one plan came to, by year: index 0 is now, index y the end of year y. */
 export type Played<Id extends string = string> = {
@@ -27,26 +35,27 @@ export const USUAL_HISTORIES = 20_000;
 
 /**
  * When a risk comes next, having been cleared at the end of year y: `next[y][k]` is the chance that it
- * comes by the end of year y + 1 + k. One number drawn then stands for many years.
+ * comes by the end of year y + 1 + k. `next[0]` begins as the risk stands now. One number drawn then stands
+ * for many years.
  */
 type Table = {
   readonly next: readonly Float64Array[];
   readonly isAgain: boolean;
+  readonly backsUp: boolean;
   readonly cost: number;
 };
 
-function tableOf({ chances, after, cost, clearedEvery }: Risk): Table {
+function tableOf(risk: Risk): Table {
   const next = Array.from({ length: YEARS }, (_, start) => {
-    let quiet = 1;
-    let age = 0;
+    let none = 1;
+    let standing: Standing = start === 0 ? risk.startsAt : 0;
     return Float64Array.from({ length: YEARS - start }, (_unused, index) => {
-      quiet *= 1 - chances[Math.min(age, YEARS - 1)]!;
-      const isCleared = clearedEvery !== null && (start + 1 + index) % clearedEvery === 0;
-      age = isCleared ? 0 : age + 1;
-      return 1 - quiet;
+      none *= 1 - chanceOf(risk, standing);
+      standing = standsAfter(standing, isClearedIn(risk, start + 1 + index));
+      return 1 - none;
     });
   });
-  return { next, isAgain: after === 'again', cost };
+  return { next, isAgain: risk.after === 'again', backsUp: risk.backsUp, cost: risk.cost };
 }
 
 /** The year in which a risk comes next after `year`; beyond `YEARS` when it does not. */
@@ -101,7 +110,7 @@ export function startPlay<Id extends string>(
     let firstBackup = YEARS + 1;
     for (const table of tables) {
       let year = nextYear(table, 0, random.next());
-      firstBackup = Math.min(firstBackup, year);
+      if (table.backsUp) firstBackup = Math.min(firstBackup, year);
       while (year <= YEARS) {
         bill[year]! += table.cost;
         year = table.isAgain && year < YEARS ? nextYear(table, year, random.next()) : YEARS + 1;

@@ -1,149 +1,230 @@
-import { lengthFt, subtract, totalFt } from '../../base/interval';
+import { groupBy } from '../../base/group';
+import { sayList } from '../../base/numbers';
 import { meanOf } from '../../base/range';
 import { hasTrait, nameFinding } from '../../catalogue/defects/kinds';
-import { nameMaterial } from '../../catalogue/materials/kinds';
-import type { Severity } from '../../catalogue/severity/grade';
-import { isCourtesy } from '../../judge/courtesy';
+import { hasBackup } from '../../judge/backup';
 import type { Finding } from '../../judge/finding';
-import type { AssumptionKey, Assumptions } from '../../model/job/assumptions';
+import type { LookValue } from '../look-value';
 import { methodById } from '../methods/index';
 import type { Plan } from '../plans/plan';
-import type { Site } from '../site';
+import { bedOf, type Site } from '../site';
 import { aloneFor, usualDig } from './alone';
-import { type Risk, YEARS } from './future';
+import { chanceOf, type Risk, SUREST, YEARS } from './future';
+import { bySeverity, cleanedEvery, clearedEveryOf } from './rounds';
+import { risksOfAge, weibullYears } from './wearing-out';
 
-/** Nothing is surer than this in one year. */
-const SUREST = 0.9;
+/** A risk of one finding, on its line. */
+type FindingRisk = { readonly finding: Finding; readonly risk: Risk };
 
-const capital = (text: Severity) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
-const bySeverity = (assumptions: Assumptions, family: string, severity: Severity): number =>
-  assumptions[`${family}${capital(severity)}` as AssumptionKey];
+const everyYear = (chance: number): number[] =>
+  Array.from({ length: YEARS }, () => Math.min(SUREST, chance));
 
-const years = <T>(of: (year: number) => T): T[] =>
-  Array.from({ length: YEARS }, (_, year) => of(year));
+const nameOf = (findings: readonly Finding[]): string => {
+  const [first] = findings;
+  const numbers = sayList(findings.map(({ number }) => String(number)));
+  return `${nameFinding(first!.kind)}, finding${findings.length > 1 ? 's' : ''} ${numbers}`;
+};
 
-/** How often a finding is cleaned, years. */
-export function cleanedEvery({ kind, severity }: Finding, assumptions: Assumptions): number {
-  if (hasTrait(kind, 'grows-slowly')) return assumptions.descaleYears;
-  return bySeverity(assumptions, 'upkeepYears', severity === 'failed' ? 'major' : severity);
-}
+/** Households make any backup likelier. */
+const bySharing = ({ assessment, assumptions }: Site): number =>
+  assumptions.householdFactor ** Math.max(0, assessment.inspection.property.households - 1);
 
 /** Households and a small bore make clogging likelier. */
-function crowding({ assessment, assumptions }: Site, { facts }: Finding): number {
-  const more = Math.max(0, assessment.inspection.property.households - 1);
+function crowding(site: Site, { facts }: Finding): number {
   const isSmall = facts.boreIn !== null && facts.boreIn <= 3;
-  return assumptions.householdFactor ** more * (isSmall ? assumptions.smallBoreFactor : 1);
+  return bySharing(site) * (isSmall ? site.assumptions.smallBoreFactor : 1);
 }
 
-/** Chance that what wears out by Weibull's law gives way in a year, having lasted so far. */
-function weibullYears(fromYear: number, scaleYears: number, shape: number, times = 1): number[] {
-  const hazard = (at: number) => (at / scaleYears) ** shape;
-  return years(
-    (year) => 1 - Math.exp(-times * (hazard(fromYear + year + 1) - hazard(fromYear + year))),
-  );
-}
+/** Whether it is blocked already, or the pipe has given way there: the trouble is not to come, it has come. */
+const isFailedNow = ({ kind, severity }: Finding): boolean =>
+  hasTrait(kind, 'given-way') || (severity === 'failed' && hasTrait(kind, 'fills'));
 
-/** What a finding may do while a plan leaves it; `null` when it does nothing. */
-function riskOf(site: Site, plan: Plan, finding: Finding): Risk | null {
-  const { assumptions } = site;
+function clogOf(site: Site, plan: Plan, finding: Finding, isCleaned: boolean): Risk {
+  const { assumptions, prices } = site;
   const { kind, severity, id } = finding;
-  const working = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
-  const isCleaned = working.some(({ method }) => methodById(method).role === 'clean');
-  const isMended = working.some(({ method }) => methodById(method).role !== 'clean');
-  if (isMended) return null;
-  const base = { name: `${nameFinding(kind)}, finding ${finding.number}`, findingIds: [id] };
-  if (hasTrait(kind, 'clogs')) {
-    const growth = hasTrait(kind, 'grows-slowly')
-      ? assumptions.scaleGrowth
-      : assumptions.clogGrowth;
-    const first = bySeverity(assumptions, 'clog', severity) * crowding(site, finding);
-    return {
-      ...base,
-      kind: 'clog',
-      chances: years((year) => Math.min(SUREST, first * growth ** year)),
-      after: 'again',
-      cost: assumptions.backupCost + meanOf(site.prices['jet.visit']),
-      clearedEvery: isCleaned ? cleanedEvery(finding, assumptions) : null,
-    };
-  }
-  if (severity === 'slight' || isCleaned) return null;
-  if (kind === 'layout' || hasTrait(kind, 'catches')) {
-    const chance = Math.min(
-      SUREST,
-      bySeverity(assumptions, 'catch', severity) * crowding(site, finding),
-    );
-    return {
-      ...base,
-      kind: 'catch',
-      chances: years(() => chance),
-      after: 'again',
-      cost: assumptions.backupCost,
-      clearedEvery: null,
-    };
-  }
-  if (!hasTrait(kind, 'breaks')) return null;
-  const repair = meanOf(aloneFor(site, finding)?.cost ?? usualDig(site));
+  const growth = hasTrait(kind, 'grows-slowly') ? assumptions.scaleGrowth : assumptions.clogGrowth;
+  const first = bySeverity(assumptions, 'clog', severity) * crowding(site, finding);
+  const uncleared = isFailedNow(finding) ? 'failed' : cleanedEvery(finding, assumptions);
   return {
-    ...base,
+    name: nameOf([finding]),
+    findingIds: [id],
+    kind: 'clog',
+    chances: Array.from({ length: YEARS }, (_, year) => Math.min(SUREST, first * growth ** year)),
+    // What nobody cleans has grown to what it is now: about as long as it takes to ask for cleaning.
+    startsAt: isCleaned ? 0 : uncleared,
+    after: 'again',
+    backsUp: true,
+    cost: assumptions.backupCost + meanOf(prices['jet.visit']),
+    clearedEvery: isCleaned ? clearedEveryOf(site, plan, finding) : null,
+  };
+}
+
+function catchOf(site: Site, finding: Finding, isFlushed: boolean): Risk {
+  const { assumptions } = site;
+  const chance = bySeverity(assumptions, 'catch', finding.severity) * crowding(site, finding);
+  return {
+    name: nameOf([finding]),
+    findingIds: [finding.id],
+    kind: 'catch',
+    chances: everyYear(chance * (isFlushed ? assumptions.flushFactor : 1)),
+    startsAt: isFailedNow(finding) && !isFlushed ? 'failed' : 0,
+    after: 'again',
+    backsUp: true,
+    cost: assumptions.backupCost,
+    clearedEvery: null,
+  };
+}
+
+function breakOf(site: Site, finding: Finding): Risk {
+  const { assumptions } = site;
+  const repair = meanOf(aloneFor(site, finding)?.cost ?? usualDig(site));
+  const scale = bySeverity(assumptions, 'breakYears', finding.severity);
+  return {
+    name: nameOf([finding]),
+    findingIds: [finding.id],
     kind: 'break',
-    chances: weibullYears(
-      0,
-      bySeverity(assumptions, 'breakYears', severity),
-      assumptions.breakShape,
-    ),
+    chances: weibullYears([0], scale, assumptions.breakShape),
+    startsAt: isFailedNow(finding) ? 'failed' : 0,
     after: 'never',
+    backsUp: true,
     cost: assumptions.backupCost + assumptions.emergencyFactor * repair,
     clearedEvery: null,
   };
 }
 
-/** Pipe with no known fault, that may wear out all the same. */
-function risksOfAge(site: Site, plan: Plan): Risk[] {
-  const { assumptions, assessment } = site;
-  return [...site.beds].flatMap(([lineId, { lateral }]) => {
-    const renewed = plan.works
-      .filter(
-        ({ method, lineId: on }) =>
-          on === lineId && ['replace', 'mend'].includes(methodById(method).role),
-      )
-      .map(({ fromFt, toFt }) => ({ fromFt, toFt }));
-    const groups = new Map<string, { chances: number[]; ft: number; name: string }>();
-    for (const segment of lateral.segments) {
-      const { age, responsibleSide, material, zone } = segment;
-      if (
-        !age ||
-        responsibleSide === 'public' ||
-        isCourtesy(assessment.inspection, lateral, segment, zone)
-      )
-        continue;
-      const left = totalFt(subtract([segment], renewed));
-      if (left <= 0 || lengthFt(segment) <= 0) continue;
-      const years = (age.ageYears.from + age.ageYears.to) / 2;
-      const key = `${material} ${segment.lined} ${years}`;
-      const ft = left + (groups.get(key)?.ft ?? 0);
-      const scale = age.lifeYears.to * assumptions.ageLifeFactor;
-      const chances = weibullYears(
-        years,
-        scale,
-        assumptions.ageShape,
-        ft / assumptions.ageStretchFt,
+/** What a finding may do while a plan leaves it; `null` when it does nothing. */
+function riskOf(site: Site, plan: Plan, finding: Finding): Risk | null {
+  const { kind, severity, id } = finding;
+  const working = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
+  const isCleaned = working.some(({ method }) => methodById(method).role === 'clean');
+  if (working.some(({ method }) => methodById(method).role !== 'clean')) return null;
+  if (hasTrait(kind, 'clogs')) return clogOf(site, plan, finding, isCleaned);
+  const isFlushed = working.some(({ method }) => method === 'flush');
+  if (severity === 'slight' || (isCleaned && !isFlushed)) return null;
+  if (kind === 'layout' || hasTrait(kind, 'catches')) return catchOf(site, finding, isFlushed);
+  return hasTrait(kind, 'breaks') ? breakOf(site, finding) : null;
+}
+
+const hazard = (chance: number) => -Math.log(1 - chance);
+
+/** How bad a clog is as it stands: what is never cleaned before what is, then the likelier. */
+const weightOf = ({ risk }: FindingRisk): number =>
+  (risk.clearedEvery === null ? 1 : 0) +
+  chanceOf(risk, risk.clearedEvery === null ? risk.startsAt : risk.clearedEvery - 1);
+
+/**
+ * Deposits of one kind in one line have one cause: the same trees, kitchen or pipe. The worst counts in full,
+ * each other by the share that is not common; those that stand alike and are cleaned together are one risk.
+ */
+function sharing(ofOneKind: readonly FindingRisk[], sharedCause: number): Risk[] {
+  const [worst, ...others] = ofOneKind.toSorted((a, b) => weightOf(b) - weightOf(a));
+  const weighted = [
+    { ...worst!, share: 1 },
+    ...others.map((one) => ({ ...one, share: 1 - sharedCause })),
+  ];
+  const alike = groupBy(
+    weighted,
+    ({ risk }) => `${String(risk.startsAt)} ${risk.clearedEvery ?? 'never'}`,
+  );
+  return [...alike.values()].map((group): Risk => {
+    const [{ risk: first }] = group as [(typeof weighted)[number]];
+    const findings = group.map(({ finding }) => finding).toSorted((a, b) => a.number - b.number);
+    const chances = Array.from({ length: YEARS }, (_, age) => {
+      const all = group.reduce(
+        (sum, { risk, share }) => sum + share * hazard(chanceOf(risk, age)),
+        0,
       );
-      groups.set(key, { chances, ft, name: nameMaterial(material) });
-    }
-    return [...groups.values()].map(({ chances, ft, name }): Risk => ({
-      name: `${Math.round(ft)} ft of ${name} wearing out`,
-      findingIds: [],
-      kind: 'age',
-      chances: chances.map((chance) => Math.min(SUREST, chance)),
-      after: 'never',
-      cost: assumptions.backupCost + assumptions.emergencyFactor * meanOf(usualDig(site)),
-      clearedEvery: null,
-    }));
+      return Math.min(SUREST, 1 - Math.exp(-all));
+    });
+    return { ...first, name: nameOf(findings), findingIds: findings.map(({ id }) => id), chances };
   });
 }
 
-/** Everything that may go wrong once a plan is carried out. */
-export function risksOf(site: Site, plan: Plan): Risk[] {
-  const left = site.owned.flatMap((finding) => riskOf(site, plan, finding) ?? []);
-  return [...left, ...risksOfAge(site, plan)];
+/** Clogs share their cause by line and kind; every other risk stands by itself. */
+function together(risks: readonly FindingRisk[], sharedCause: number): Risk[] {
+  const groups = groupBy(risks, ({ finding, risk }) =>
+    risk.kind === 'clog' ? `${finding.lineId} ${finding.kind}` : finding.id,
+  );
+  return [...groups.values()].flatMap((group) => sharing(group, sharedCause));
+}
+
+/** Whether the flow test of a line backed up, and nothing that this inspection did explains it. */
+function isBackedUp(site: Site, lineId: string): boolean {
+  const { axes, unplaced } = bedOf(site, lineId).lateral;
+  return hasBackup([...axes, ...unplaced]) === 'by-itself';
+}
+
+/** A backup that has come: the worst of what may hold the water back in this line has failed. */
+function failingWorst(risks: readonly FindingRisk[]): FindingRisk[] {
+  const [worst] = risks
+    .filter(({ risk }) => risk.kind === 'clog' || risk.kind === 'catch')
+    .toSorted((a, b) => weightOf(b) - weightOf(a));
+  return risks.map((one) =>
+    // What the plan has cleaned stands anew.
+    one === worst && one.risk.clearedEvery === null
+      ? { ...one, risk: { ...one.risk, startsAt: 'failed' as const } }
+      : one,
+  );
+}
+
+/** What goes down any line may stop it, clean and sound as it is; where it backed up and no cause was found, it has. */
+function riskOfUse(site: Site, lineId: string): Risk {
+  const hasCause = site.owned.some((finding) => finding.lineId === lineId);
+  return {
+    name: 'What goes down any line',
+    findingIds: [],
+    kind: 'use',
+    chances: everyYear(site.assumptions.baseBackup * bySharing(site)),
+    startsAt: isBackedUp(site, lineId) && !hasCause ? 'failed' : 0,
+    after: 'again',
+    backsUp: true,
+    cost: site.assumptions.backupCost,
+    clearedEvery: null,
+  };
+}
+
+/** What a look may show to be needed: it is done then, and the house is not backed up by it. */
+function followOf({ paths, number, findingId }: LookValue): Risk | null {
+  const dear = paths.filter(({ cost }) => cost > 0);
+  const chance = dear.reduce((sum, path) => sum + path.chance, 0);
+  if (chance === 0) return null;
+  return {
+    name: `What a look at finding ${number} may show`,
+    findingIds: [findingId],
+    kind: 'follow',
+    chances: Array.from({ length: YEARS }, (_, year) => (year === 0 ? Math.min(1, chance) : 0)),
+    startsAt: 0,
+    after: 'never',
+    backsUp: false,
+    cost: dear.reduce((sum, path) => sum + path.chance * path.cost, 0) / chance,
+    clearedEvery: null,
+  };
+}
+
+/** Looks that a plan makes: what is replaced without looking needs none. */
+const looksIn = (plan: Plan, looks: readonly LookValue[]): LookValue[] =>
+  looks.filter(
+    ({ findingId }) =>
+      !plan.settles.includes(findingId) && plan.works.some(({ method }) => method === 'look-again'),
+  );
+
+/** Everything that may go wrong once a plan is carried out, and what its looks may lead to. */
+export function risksOf(site: Site, plan: Plan, looks: readonly LookValue[]): Risk[] {
+  const looking = looksIn(plan, looks);
+  const lookedAt = new Set(looking.map(({ findingId }) => findingId));
+  const ofLine = (lineId: string): Risk[] => {
+    const left = site.owned
+      .filter((finding) => finding.lineId === lineId && !lookedAt.has(finding.id))
+      .flatMap((finding): FindingRisk[] => {
+        const risk = riskOf(site, plan, finding);
+        return risk ? [{ finding, risk }] : [];
+      });
+    const standing = isBackedUp(site, lineId) ? failingWorst(left) : left;
+    return [...together(standing, site.assumptions.sharedCause), riskOfUse(site, lineId)];
+  };
+  return [
+    ...[...site.beds.keys()].flatMap(ofLine),
+    ...risksOfAge(site, plan),
+    ...looking.flatMap((look) => followOf(look) ?? []),
+  ];
 }

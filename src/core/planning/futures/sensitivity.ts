@@ -1,7 +1,12 @@
-import { ASSUMPTION_KEYS, ASSUMPTION_TABLE, type AssumptionKey } from '../../model/job/assumptions';
-import { pickPlan, riskWeight, weigh, type Weighing } from '../pick';
-import type { Plan, PlanId } from '../plans/plan';
-import type { Site } from '../site';
+import {
+  ASSUMPTION_KEYS,
+  ASSUMPTION_TABLE,
+  type AssumptionKey,
+  type Assumptions,
+} from '../../model/job/assumptions';
+import { pickPlan, riskWeight, weigh } from '../pick';
+import type { PlanId } from '../plans/plan';
+import type { Repair } from '../repair';
 import { expect } from './expect';
 import { futureOf } from './future-of';
 
@@ -21,14 +26,19 @@ export type Sway = {
 const NOT_OF_FUTURES: readonly AssumptionKey[] = ['replaceBeyondFt', 'causeBelly', 'causeOther'];
 
 /** Which assumption moves the answer most, the most moving first. The works stay as they are. */
-export function findSways(site: Site, plans: readonly Plan[], weighing: Weighing): Sway[] {
+export function findSways({
+  site,
+  plans,
+  looks,
+  weighing,
+}: Pick<Repair, 'site' | 'plans' | 'looks' | 'weighing'>): Sway[] {
   const { profile } = site.assessment.inspection.job;
-  const lead = (assumptions: Site['assumptions'], horizonYears: number) => {
+  const lead = (assumptions: Assumptions, horizonYears: number) => {
     const there = { ...site, assumptions };
     const weighed = weigh(
       plans.map((plan) => ({
         plan,
-        expectation: expect(futureOf(there, plan), assumptions.discountRate),
+        expectation: expect(futureOf(there, plan, looks), assumptions.discountRate),
       })),
       { ...weighing, horizonYears, weight: riskWeight(profile, assumptions) },
     );

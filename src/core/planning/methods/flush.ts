@@ -1,4 +1,4 @@
-import { holds, methodOf } from './method';
+import { cannot, holds, methodOf } from './method';
 
 export const flush = methodOf({
   id: 'flush',
@@ -8,8 +8,10 @@ export const flush = methodOf({
   order: 56,
   by: 'the household, or a plumber',
   price: { visit: 'flush.visit' },
-  verdict: ({ kind, action }) =>
-    kind === 'standing-water' && action === 'monitor'
-      ? holds('regular flushing keeps solids from settling: the low spot remains')
-      : null,
+  verdict: ({ kind, action, severity }) => {
+    if (kind !== 'standing-water' || action === 'look-again') return null;
+    return severity === 'failed'
+      ? cannot('so much water stands there that flushing does not carry the solids through')
+      : holds('regular flushing keeps solids from settling: the low spot remains');
+  },
 });
