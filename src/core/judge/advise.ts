@@ -42,5 +42,5 @@ function lookAgain(finding: Finding): string {
   }
   const [first] = finding.causes;
   if (first) return `More than one cause is possible. To tell: ${first.settledBy}.`;
-  return 'Have the line cleaned and looked at again before you decide.';
+  return 'Have the line cleaned and looked at again before anyone decides.';
 }

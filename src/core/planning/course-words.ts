@@ -3,7 +3,7 @@ import { sayList } from '../base/numbers';
 import { METHOD_IDS } from '../catalogue/method-ids';
 import type { Finding } from '../judge/finding';
 import { readAdvice } from '../lateral/advice';
-import { isForPurchase } from '../model/job/job';
+import { isForPurchase, purposeOf } from '../model/job/job';
 import type { Course, CourseWhen } from './course-type';
 import { METHOD_WORDS, PASSIVE_WORDS } from './method-words';
 import { methodById } from './methods/index';
@@ -17,6 +17,10 @@ const AT_FINDING_FT = 0.5;
 /** Whether the job is for a purchase. */
 export const isPurchase = ({ assessment: { inspection } }: Site): boolean =>
   isForPurchase(inspection.job);
+
+/** Whether the reader is the sewer authority itself. */
+export const tellsAuthority = ({ assessment: { inspection } }: Site): boolean =>
+  purposeOf(inspection.job) === 'authority';
 
 export const sayEvery = (years: number) =>
   years === 1 ? 'once a year' : `about every ${years} years`;
@@ -115,7 +119,11 @@ export function sayCourse(
     case 'none':
       return sayNone(finding, acted);
     case 'tell':
-      return ['Report it to the sewer authority: it lies on the public side.'];
+      return [
+        tellsAuthority(repair.site)
+          ? 'It lies on the public side, for the sewer authority to mend.'
+          : 'Report it to the sewer authority: it lies on the public side.',
+      ];
     case 'wait':
       return ['Have nothing done here until the utility in the line is dealt with.'];
     case 'ask':

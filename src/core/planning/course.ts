@@ -13,7 +13,7 @@ import { type Site, wayInOf } from './site';
 import type { Work } from './work';
 
 export type { Course, CourseDoes, CourseWhen } from './course-type';
-export { isPurchase, sayEvery } from './course-words';
+export { isPurchase, sayEvery, tellsAuthority } from './course-words';
 
 const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById(method).role);
 const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);

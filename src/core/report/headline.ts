@@ -1,69 +1,20 @@
 import { totalFt } from '../base/interval';
-import { roundTo, SMALL_NUMBERS } from '../base/numbers';
+import { roundTo } from '../base/numbers';
 import { accessOf } from '../catalogue/access/kinds';
-import { buyerWordsOf } from '../catalogue/defects/kinds';
 import { sayFeet } from '../catalogue/say-size';
 import { zoneOf } from '../catalogue/zones';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
 import type { AccessPoint } from '../model/job/access-point';
-import { isForPurchase } from '../model/job/job';
 import { describeFinding } from './describe';
 import { inScope } from './in-scope';
 import { sayPipeAbove, sayPlace } from './place';
-import { failedOutside, listUnsettled } from './unsettled';
-import { END_WORDS } from './words';
-
-const COUNTS = ['no', ...SMALL_NUMBERS.slice(1, 11)];
-
-/** A small count in words. */
-export function sayCount(count: number): string {
-  return COUNTS[count] ?? String(count);
-}
+import { failedOutside } from './unsettled';
+import { sayAnswer, sayVerdict } from './verdict-words';
+import { END_WORDS, isSmallCount, sayCount } from './words';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** How many open points the headline names; the limits name them all. */
-const NAMED_IN_HEADLINE = 2;
-
-/** "The sewer works", as far as that can be said: never more than what is settled. */
-function sayWorks(assessment: Assessment, rest: string): string {
-  const open = listUnsettled(assessment);
-  if (open.length === 0) return `The sewer works. ${rest}`;
-  const named = open.slice(0, NAMED_IN_HEADLINE).join('; ');
-  const more = open.length > NAMED_IN_HEADLINE ? '; and more, named below' : '';
-  return `What was seen of the sewer works, but not all is settled: ${named}${more}.`;
-}
-
-function sayVerdict(assessment: Assessment): string {
-  const findings = inScope(assessment);
-  const withAction = (action: Finding['action']) =>
-    findings.filter((finding) => finding.action === action);
-  switch (assessment.overall) {
-    case 'not-serviceable': {
-      const [first] = withAction('urgent');
-      return first
-        ? `Act now: ${buyerWordsOf(first.kind).name.toLowerCase()} ${sayPlace(first, assessment.names)}.`
-        : 'Act now: water backed up when a fixture was run.';
-    }
-    case 'repair-needed': {
-      const count = withAction('repair').length;
-      const spots = count === 1 ? 'one spot' : `${sayCount(count)} spots`;
-      return isForPurchase(assessment.inspection.job)
-        ? `Repair ${spots} before you close.`
-        : `Repair ${spots}.`;
-    }
-    case 'inconclusive':
-      return withAction('look-again').length > 0
-        ? 'Have it looked at again before you decide.'
-        : 'This sewer cannot be judged yet.';
-    case 'serviceable-with-upkeep':
-      return sayWorks(assessment, 'Plan on upkeep.');
-    case 'serviceable':
-      return sayWorks(assessment, 'No work is needed now.');
-  }
-}
 
 /** How much of the line was seen. What stands under water was passed, and its bottom was not seen. */
 function sayCompleteness(assessment: Assessment): string {
@@ -112,16 +63,22 @@ function poolFt({ findings, lateral }: Assessment): number {
 function capitalFeet(valueFt: number): string {
   const feet = roundTo(valueFt, 0);
   return capital(
-    COUNTS[feet] ? `${sayCount(feet)} ${feet === 1 ? 'foot' : 'feet'}` : sayFeet(valueFt),
+    isSmallCount(feet) ? `${sayCount(feet)} ${feet === 1 ? 'foot' : 'feet'}` : sayFeet(valueFt),
   );
 }
 
-/** The headline: what to do, and how much of the line was seen. It always says both. */
+/** The headline: the answer to what was asked, what to do, and how much of the line was seen. */
 export function composeHeadline(assessment: Assessment): string {
   const outside = failedOutside(assessment);
   const courtesy =
     outside.length === 0 ? [] : [`Outside what was asked for: ${outside.join('; ')}.`];
-  return [sayVerdict(assessment), sayCompleteness(assessment), ...courtesy].join(' ');
+  const answer = sayAnswer(assessment);
+  return [
+    ...(answer === null ? [] : [answer]),
+    sayVerdict(assessment),
+    sayCompleteness(assessment),
+    ...courtesy,
+  ].join(' ');
 }
 
 /** Openings that are named well enough by what they are. */

@@ -2,7 +2,7 @@ import { sayList } from '../base/numbers';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { endsLine } from '../lateral/terminus';
-import { type Course, coursesOf, isPurchase } from '../planning/course';
+import { type Course, coursesOf, isPurchase, tellsAuthority } from '../planning/course';
 import type { Repair } from '../planning/repair';
 import type { Step } from './block';
 import { dayOf, workingDaysBefore } from './calendar';
@@ -95,7 +95,9 @@ function stepsBefore(assessment: Assessment, repair: Repair, dates: Dates): Step
   const told = of(({ does }) => does === 'tell');
   add(
     told,
-    `Report ${name(told)} to the sewer authority: it is on the public side.`,
+    tellsAuthority(repair.site)
+      ? `For the sewer authority to mend: ${name(told)}, on the public side.`
+      : `Report ${name(told)} to the sewer authority: it is on the public side.`,
     by(DAYS_BEFORE.authority),
   );
   const wanted = [...now, ...asking, ...asked];
@@ -171,7 +173,7 @@ export function composeSteps(assessment: Assessment, repair: Repair): Step[] {
     ? [{ text: 'Nothing to do now. Keep this report with the house papers.', byOn: null }]
     : [
         {
-          text: 'Ask the inspector to settle what is still open, named under “What we could not see”, before you decide.',
+          text: 'Ask the inspector to settle what is still open, named under “What we could not see”.',
           byOn: dates.by(DAYS_BEFORE.look),
         },
       ];

@@ -1,3 +1,4 @@
+import { SMALL_NUMBERS } from '../base/numbers';
 import type { Action, Severity } from '../catalogue/severity/grade';
 import type { EndReason, UnseenCause } from '../catalogue/vocabulary';
 import type { Overall } from '../judge/verdict';
@@ -48,3 +49,11 @@ export const END_WORDS: Record<EndReason, string> = {
   unsafe: 'a place that was not safe to pass',
   other: 'the place where the run stopped',
 };
+
+const COUNTS = ['no', ...SMALL_NUMBERS.slice(1, 11)];
+
+/** Whether a count is small enough to be said in a word. */
+export const isSmallCount = (count: number): boolean => COUNTS[count] !== undefined;
+
+/** A small count in words. */
+export const sayCount = (count: number): string => COUNTS[count] ?? String(count);

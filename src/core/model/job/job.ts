@@ -2,6 +2,7 @@ import { type Material } from '../../catalogue/materials/index';
 
 export const SCOPES = ['lateral', 'lateral-and-building-drain'] as const;
 export const PURPOSES = ['purchase', 'authority', 'complaint', 'after-repair'] as const;
+export type Purpose = (typeof PURPOSES)[number];
 export const DAY_BASES = ['calendar', 'working'] as const;
 export const RESPONSIBILITIES = ['to-main', 'to-property-line'] as const;
 export const PROFILES = ['maintain-first', 'renew-first'] as const;
@@ -12,7 +13,7 @@ export type Job = {
   readonly id: string;
   readonly title: string;
   readonly scope: (typeof SCOPES)[number];
-  readonly purpose?: (typeof PURPOSES)[number];
+  readonly purpose?: Purpose;
   readonly complaint?: string;
   readonly scheduledFor: string;
   readonly inspectionPeriodEndsOn?: string;
@@ -30,6 +31,8 @@ export type Job = {
   readonly profile: Profile;
 };
 
-/** Only a buyer can ask a seller, and only before closing: a job is for a purchase unless it says otherwise. */
-export const isForPurchase = ({ purpose = 'purchase' }: Pick<Job, 'purpose'>): boolean =>
-  purpose === 'purchase';
+/** What the look was asked for: for a purchase unless the job says otherwise. */
+export const purposeOf = ({ purpose = 'purchase' }: Pick<Job, 'purpose'>): Purpose => purpose;
+
+/** Only a buyer can ask a seller, and only before closing. */
+export const isForPurchase = (job: Pick<Job, 'purpose'>): boolean => purposeOf(job) === 'purchase';

@@ -12,7 +12,7 @@ export const rainTiedIn: Rule = {
       ? [
           advice(
             null,
-            'Roof or sump water runs into this sewer. That is often forbidden: ask the sewer authority before you decide.',
+            'Roof or sump water runs into this sewer. That is often forbidden: ask the sewer authority whether it may stay.',
           ),
         ]
       : [],

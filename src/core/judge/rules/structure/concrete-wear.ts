@@ -1,5 +1,6 @@
 import { NEW_INSIDE, NEW_PIPE } from '../../../catalogue/method-ids';
 import { adviceWith, type Conclusion, reason } from '../conclusion';
+import { isForPurchase } from '../../../model/job/job';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { madeOf, stretchesOf } from './stretches';
@@ -30,7 +31,11 @@ export const concreteWear: Rule = {
         madeOf(scene, stretch, {
           key: `local-rule-${material}`,
           says: `A local rule speaks of this pipe: ${says}`,
-          advice: ['Ask the sewer authority what its rule means for this house before you buy.'],
+          advice: [
+            isForPurchase(scene.inspection.job)
+              ? 'Ask the sewer authority what its rule means for this house before you buy.'
+              : 'Ask the sewer authority what its rule means for this house.',
+          ],
         }),
       ),
     );
