@@ -1,5 +1,6 @@
 import { sayFt } from '../base/numbers';
 import type { Caution } from '../catalogue/caution';
+import { SPACING_FT } from '../lateral/close-by';
 import { ENGINEERED_FROM_FT, SHORED_FROM_FT } from '../model/prices/price-table';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
@@ -31,6 +32,14 @@ export function cautionsOfPlan(site: Site, { works }: Plan): Caution[] {
           said(
             'Utility marks',
             'Call the utility-locating service and wait for the marks before anyone digs.',
+          ),
+        ]
+      : []),
+    ...(has(({ id }) => id === 'burst')
+      ? [
+          said(
+            'Spacing',
+            `Bursting pushes the ground aside. Have the space to utilities and footings measured first: at least ${SPACING_FT} ft.`,
           ),
         ]
       : []),

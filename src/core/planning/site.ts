@@ -3,6 +3,7 @@ import { type Thresholds, thresholdsInForce } from '../catalogue/severity/thresh
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
 import { readAdvice } from '../lateral/advice';
+import { type CloseBy, loggedCloseBy, SPACING_FT, walkedCloseBy } from '../lateral/close-by';
 import type { Lateral } from '../lateral/lateral';
 import { type Assumptions, assumptionsInForce } from '../model/job/assumptions';
 import { type Prices, pricesOf } from '../model/prices/price-book';
@@ -20,48 +21,62 @@ export type Site = {
   readonly waysIn: ReadonlyMap<string, WayIn>;
   /** Lines that another utility runs through: nothing may cut, jet or scrape them. */
   readonly utilityLines: ReadonlySet<string>;
-  /** Works that the inspector advises against, and where; `null`: all along the line. */
-  readonly against: readonly AdvisedAgainst[];
+  /** Works that must not be planned, and where: by the inspector's advice, or by what lies close by. */
+  readonly against: readonly Against[];
   /** The owner's findings within the agreed scope that ask for something, by line and station. */
   readonly owned: readonly Finding[];
   /** Findings on the public side that the authority should hear of. */
   readonly authoritys: readonly Finding[];
 };
 
-/** A work that the inspector advises against, in the inspector's words. */
-export type AdvisedAgainst = {
+/** A work that must not be planned somewhere, and why; without a span, all along the line. */
+export type Against = {
   readonly lineId: string;
   readonly span: Interval | null;
   readonly does: string;
-  readonly text: string;
+  readonly because: string;
 };
 
-const againstOn = (line: Lateral): AdvisedAgainst[] =>
+const advisedAgainst = (line: Lateral): Against[] =>
   readAdvice(line)
     .filter(({ entry }) => entry.not === true)
     .map(({ entry, span }) => ({
       lineId: line.lineId,
       span,
       does: entry.does,
-      text: entry.text,
+      because: `the inspector advises against it: “${entry.text}”`,
     }));
+
+/** Bursting pushes aside what lies close by. */
+const noBursting = ({ lineId }: Lateral, close: readonly CloseBy[]): Against[] =>
+  close.map(({ what, span }) => ({
+    lineId,
+    span,
+    does: 'burst',
+    because: `a ${what.replace(/-/g, ' ')} lies within ${SPACING_FT} ft: bursting would push it aside`,
+  }));
 
 /** Lays out what repair is reckoned from. A pure function of what was assessment. */
 export function siteOf(assessment: Assessment): Site {
-  const { settings, findings, lateral, branches } = assessment;
+  const { inspection, settings, findings, lateral, branches } = assessment;
+  const lines = [lateral, ...branches];
   const asks = ({ ourDoing, courtesy, action }: Finding) =>
     !ourDoing && !courtesy && action !== 'none';
   return {
     assessment,
-    beds: new Map([lateral, ...branches].map((line) => [line.lineId, layBed(line)])),
+    beds: new Map(lines.map((line) => [line.lineId, layBed(line)])),
     prices: pricesOf(settings.priceBook),
     assumptions: assumptionsInForce(settings.assumptions),
     thresholds: thresholdsInForce(settings.thresholds),
-    waysIn: new Map([lateral, ...branches].map((line) => [line.lineId, wayInto(assessment, line)])),
+    waysIn: new Map(lines.map((line) => [line.lineId, wayInto(assessment, line)])),
     utilityLines: new Set(
       assessment.stops.filter(({ id }) => id === 'utility').map(({ lineId }) => lineId),
     ),
-    against: [lateral, ...branches].flatMap(againstOn),
+    against: [
+      ...lines.flatMap(advisedAgainst),
+      ...lines.flatMap((line) => noBursting(line, loggedCloseBy(line))),
+      ...noBursting(lateral, walkedCloseBy(inspection.property, lines)),
+    ],
     owned: findings.filter((one) => asks(one) && one.responsibleSide === 'owner'),
     authoritys: findings.filter(
       (one) =>

@@ -81,7 +81,7 @@ export function whyNotOver(site: Site, method: Method, bed: Bed, stretch: Interv
       one.lineId === lineId &&
       (one.span === null || overlaps(one.span, stretch)),
   );
-  if (against) return `the inspector advises against it: “${against.text}”`;
+  if (against) return against.because;
   for (const finding of obstaclesOf(site, method, lineId))
     if (finding.span.toFt >= stretch.fromFt && finding.span.fromFt <= stretch.toFt)
       return barAt(site, method, finding);

@@ -44,6 +44,8 @@ const SURFACES = [
   'wet-ground',
   'buried-cleanout',
   'missing-cleanout',
+  'buried-utility',
+  'footing',
 ];
 
 /** The footage, with its unit, so that it is never taken for anything else. */

@@ -19,6 +19,8 @@ const THINGS = [
   'wet-crawlspace',
   'buried-cleanout',
   'missing-cleanout',
+  'buried-utility',
+  'footing',
 ];
 
 type Props = {

@@ -4,6 +4,7 @@ import { headTooBig } from './access/head-too-big';
 import { inferredOnly } from './access/inferred-only';
 import { noUsableCleanout } from './access/no-usable-cleanout';
 import { zeroAtRim } from './access/zero-at-rim';
+import { burstSpacing } from './house/burst-spacing';
 import { cleanoutSpacing } from './house/cleanout-spacing';
 import { clearBeforePrice } from './house/clear-before-price';
 import { complaintAnswered } from './house/complaint-answered';
@@ -126,6 +127,7 @@ export const RULES: readonly Rule[] = [
   floorBelowRim,
   surcharge,
   clearBeforePrice,
+  burstSpacing,
   sharedLine,
   rainTiedIn,
   oldTank,

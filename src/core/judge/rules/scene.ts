@@ -150,16 +150,22 @@ export function usableCleanouts({
 /** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
 export function readSurface(
   scene: Scene,
-): { readonly what: string; readonly where: string; readonly entry: Standing<'surface'> | null }[] {
+): {
+  readonly what: string;
+  readonly where: string;
+  readonly offsetFt: number | null;
+  readonly entry: Standing<'surface'> | null;
+}[] {
   const logged = standingOf(scene, 'surface').map((one) => ({
     what: one.entry.what,
     where: one.entry.note ?? '',
+    offsetFt: one.entry.offsetFt ?? null,
     entry: one,
   }));
   const given = new Set(standingOf(scene, 'surface').map(({ entry }) => entry.seenOnWalk));
   const walked = (scene.inspection.property.surroundings ?? [])
     .filter(({ id }) => !given.has(id))
-    .map(({ what, where }) => ({ what, where, entry: null }));
+    .map(({ what, where, offsetFt = null }) => ({ what, where, offsetFt, entry: null }));
   return [...logged, ...walked];
 }
 

@@ -25,6 +25,9 @@ export const SURFACE_SAYINGS: Sayings = {
     'wet {ground|spot|soil|yard|patch}|{ground|soil|yard} [is] {wet|soggy|soft|soft and wet}|soggy ground',
   'buried-cleanout': 'buried {cleanout|clean out|co}',
   'missing-cleanout': 'missing {cleanout|clean out|co}|no cleanout',
+  'buried-utility':
+    'buried {utility|line|cable} {nearby|near|close|beside}|utility marks|buried utility',
+  footing: 'footing|footings|foundation footing|retaining wall',
   hedge: 'hedge|hedges|shrub|shrubs|bush|bushes',
   tree: '[big|large|small|old|huge] {tree|trees|oak|maple|pine|willow|elm|palm|stump}|tree stump',
 };

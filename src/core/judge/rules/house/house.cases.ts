@@ -35,6 +35,18 @@ export const HOUSE_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
       says: /newer than this house \(1925\)/,
     },
   ],
+  'burst-spacing': [
+    {
+      fires: line([{ kind: 'surface', what: 'footing', readingFt: 20, offsetFt: 2 }]),
+      spares: line([{ kind: 'surface', what: 'footing', readingFt: 20, offsetFt: 3 }]),
+      says: /A footing lies close by the line/,
+    },
+    {
+      fires: house({ surroundings: [{ id: 's', what: 'buried-utility', where: 'by the drive' }] }),
+      spares: house({ surroundings: [{ id: 's', what: 'tree', where: 'by the drive' }] }),
+      says: /A buried utility lies close by the line/,
+    },
+  ],
   'fiber-serves': [
     {
       fires: lineIn('bituminous-fiber', 4, []),

@@ -1,0 +1,50 @@
+import type { Interval } from '../base/interval';
+import type { Property } from '../model/job/property';
+import type { Lateral } from './lateral';
+
+/** What lies in the ground beside a line and must not be pushed aside. */
+export const CLOSE_BY: readonly string[] = ['buried-utility', 'footing'];
+
+/** Bursting pushes the ground aside: nearer than this it may harm what lies there, feet. A planning figure. */
+export const SPACING_FT = 3;
+
+/** Something close by a line, and where along it; `null`: nobody gave it a footage. */
+export type CloseBy = { readonly what: string; readonly span: Interval | null };
+
+type Thing = { readonly what: string; readonly offsetFt?: number };
+
+/** Whether a thing outside the pipe is in the way of bursting; one at no known distance may be. */
+export const isCloseBy = ({ what, offsetFt = 0 }: Thing): boolean =>
+  CLOSE_BY.includes(what) && Math.abs(offsetFt) < SPACING_FT;
+
+/** What was logged over a line and lies close by it. */
+export function loggedCloseBy({ axes }: Lateral): CloseBy[] {
+  return axes.flatMap((axis) =>
+    axis.log.standing.flatMap((entry): CloseBy[] => {
+      if (entry.kind !== 'surface' || !isCloseBy(entry)) return [];
+      if (entry.readingFt === null) return [{ what: entry.what, span: null }];
+      const { from, to } = axis.placeOfEntry(entry);
+      const span = { fromFt: from.stationFt - SPACING_FT, toFt: to.stationFt + SPACING_FT };
+      return [{ what: entry.what, span }];
+    }),
+  );
+}
+
+/** What was seen on the walk, close by the line, and has no footage yet. */
+export function walkedCloseBy(
+  { surroundings = [] }: Pick<Property, 'surroundings'>,
+  laterals: readonly Lateral[],
+): CloseBy[] {
+  const given = new Set(
+    laterals.flatMap(({ axes }) =>
+      axes.flatMap(({ log }) =>
+        log.standing.flatMap((entry) =>
+          entry.kind === 'surface' && entry.seenOnWalk ? [entry.seenOnWalk] : [],
+        ),
+      ),
+    ),
+  );
+  return surroundings
+    .filter((thing) => isCloseBy(thing) && !given.has(thing.id))
+    .map(({ what }) => ({ what, span: null }));
+}
