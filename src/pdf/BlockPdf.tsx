@@ -1,18 +1,14 @@
-import { Image, Polygon, Svg, Text, View } from '@react-pdf/renderer';
+import { Image, Text, View } from '@react-pdf/renderer';
 import type { ReactElement } from 'react';
 import type { Block } from '#core/report/block';
-import { sayDay } from '#core/report/calendar';
+import { sayDay, sayLongDay } from '#core/report/calendar';
 import type { Section } from '#core/section/build';
-import { flakeOutline } from '#core/section/flakes';
 import { useLetters } from './families';
-import { paintOf } from './paint';
+import { FindingPdf } from './FindingPdf';
+import { mark } from './mark';
 import { SectionPdf } from './SectionPdf';
+import { GONE, type Stills } from './stills';
 import { styles } from './styles';
-
-/** What stands where a still was. */
-const GONE = 'This still is gone.';
-
-export type Stills = ReadonlyMap<string, { readonly data: Buffer; readonly format: 'jpg' | 'png' }>;
 
 type Props = {
   readonly block: Block;
@@ -23,13 +19,25 @@ type Props = {
 
 /** Prints one block of a document on paper: the other printer of the same tree. */
 export function BlockPdf({ block, section, widthPt, stills }: Props) {
-  const letters = useLetters();
   switch (block.kind) {
     case 'masthead':
       return (
-        <View style={styles.masthead}>
-          <Text style={styles.mastheadLeft}>{block.left}</Text>
-          <Text>{block.right}</Text>
+        <View>
+          {block.firm && (
+            <View style={styles.firm}>
+              {block.firm.logo && <Image src={block.firm.logo} style={styles.logo} />}
+              <View>
+                <Text style={styles.firmName}>{block.firm.name}</Text>
+                {block.firm.lines.map((line) => (
+                  <Text key={line}>{line}</Text>
+                ))}
+              </View>
+            </View>
+          )}
+          <View style={styles.masthead}>
+            <Text style={styles.mastheadLeft}>{block.left}</Text>
+            <Text>{block.right}</Text>
+          </View>
         </View>
       );
     case 'headline':
@@ -65,27 +73,44 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
           ))}
         </View>
       );
-    case 'finding':
+    case 'glance':
       return (
-        <View style={styles.finding} wrap={false} {...mark(`${block.number}. ${block.title}`)}>
-          <FlakePdf severity={block.severity} number={block.number} />
-          {block.photoId &&
-            (stills.has(block.photoId) ? (
-              <Image src={stills.get(block.photoId)} style={styles.still} />
-            ) : (
-              <Text style={styles.remark}>{GONE}</Text>
-            ))}
+        <View style={styles.glance} wrap={false}>
           <View style={styles.findingText}>
-            <Text style={styles.heading}>{block.title}</Text>
-            <Text>{block.sentences.join(' ')}</Text>
-            {block.remarks.length > 0 && (
-              <Text style={styles.remark}>{block.remarks.join(' ')}</Text>
-            )}
+            {block.rows.map(({ title, text }) => (
+              <View key={title} style={styles.glanceRow}>
+                <Text style={styles.heading}>{title}</Text>
+                <Text>{text}</Text>
+              </View>
+            ))}
           </View>
-          <View style={styles.findingGrade}>
-            <Text>{block.verdict}</Text>
-            {block.price && <Text style={[styles.price, letters.readings]}>{block.price}</Text>}
+          {block.picture && stills.has(block.picture.photoId) && (
+            <View style={styles.glancePicture}>
+              <Image src={stills.get(block.picture.photoId)} style={styles.glanceStill} />
+              <Text style={styles.caption}>{block.picture.caption}</Text>
+            </View>
+          )}
+        </View>
+      );
+    case 'finding':
+      return <FindingPdf block={block} stills={stills} />;
+    case 'signature':
+      return (
+        <View style={styles.signature} wrap={false}>
+          {block.image && block.signedOn !== null && (
+            <Image src={block.image} style={styles.signatureImage} />
+          )}
+          <View style={styles.signatureLine}>
+            <Text style={styles.head}>{block.name}</Text>
+            {block.lines.map((line) => (
+              <Text key={line}>{line}</Text>
+            ))}
           </View>
+          <Text>
+            {block.signedOn === null
+              ? 'A draft: not signed.'
+              : `Signed ${sayLongDay(block.signedOn)}.`}
+          </Text>
         </View>
       );
     case 'columns':
@@ -155,19 +180,21 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
 const isLong = (columns: readonly { readonly items: readonly string[] }[]) =>
   columns.some(({ items }) => items.join('').length > 1600);
 
-/** A bookmark, so that a reader's side bar lists the parts. */
-const mark = (title: string) => ({ bookmark: { title, fit: true } }) as object;
+/** Parts of so many rows or lines are never broken over two pages. */
+const KEPT_WHOLE = 9;
 
 /** A part under its heading; the heading never stands at the foot of a page without what it heads. */
 function Part({
   title,
   parts,
+  startsPage = false,
 }: {
   readonly title: string;
   readonly parts: readonly ReactElement[];
+  readonly startsPage?: boolean | undefined;
 }) {
   return (
-    <View style={styles.part} {...mark(title)}>
+    <View style={styles.part} break={startsPage} wrap={parts.length > KEPT_WHOLE} {...mark(title)}>
       <View wrap={false}>
         <Text style={styles.heading}>{title}</Text>
         {parts[0]}
@@ -206,29 +233,5 @@ function TablePdf({ block }: { readonly block: Extract<Block, { kind: 'table' }>
     rows.length === 0
       ? [<Text key="none">Nothing was logged.</Text>]
       : [<View key="top">{[head, rows[0]!]}</View>, ...rows.slice(1), ...notes];
-  return <Part title={block.title} parts={parts} />;
-}
-
-function FlakePdf({
-  severity,
-  number,
-}: Pick<Extract<Block, { kind: 'finding' }>, 'severity' | 'number'>) {
-  const letters = useLetters();
-  const points = flakeOutline(severity, number, { x: 15, y: 15 })
-    .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
-    .join(' ');
-  return (
-    <Svg viewBox="0 0 30 30" style={{ width: 24, height: 24 }}>
-      <Polygon points={points} {...paintOf(`flake-${severity}`)} />
-      <Text
-        x={15}
-        y={19.5}
-        textAnchor="middle"
-        fill="#ffffff"
-        style={{ fontSize: number > 99 ? 9 : 12, ...letters.words, fontWeight: 700 }}
-      >
-        {String(number)}
-      </Text>
-    </Svg>
-  );
+  return <Part title={block.title} parts={parts} startsPage={block.startsPage} />;
 }

@@ -1,11 +1,14 @@
 import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer';
+import { Fragment } from 'react';
 import { plainText } from '#core/base/plain-text';
 import type { Paper } from '#core/model/job/report-options';
 import type { Block } from '#core/report/block';
+import { notesBeside } from '#core/report/terms';
 import type { Section } from '#core/section/build';
-import { BlockPdf, type Stills } from './BlockPdf';
+import { BlockPdf } from './BlockPdf';
 import { FamiliesOf } from './families';
 import { familiesFor } from './fonts';
+import { type Stills } from './stills';
 import { styles } from './styles';
 
 export type PdfWishes = {
@@ -32,6 +35,7 @@ export async function printPdf(wishes: PdfWishes): Promise<Buffer> {
     string,
     string,
   ];
+  const notes = notesBeside(blocks);
   const drawn = section.primitives.map((one) => (one.shape === 'text' ? one.text : '')).join('');
   const families = familiesFor(`${title}${footer}${drawn}${JSON.stringify(blocks)}`);
   return renderToBuffer(
@@ -57,18 +61,40 @@ export async function printPdf(wishes: PdfWishes): Promise<Buffer> {
         </View>
         <View style={styles.body}>
           <FamiliesOf value={families}>
-            {blocks.map((block, index) => (
-              <BlockPdf
-                key={index}
-                block={block}
-                section={section}
-                widthPt={WIDTHS[paper]}
-                stills={stills}
-              />
-            ))}
+            {blocks
+              .filter(({ kind }) => kind !== 'terms')
+              .map((block, index) => (
+                <Fragment key={index}>
+                  <BlockPdf
+                    block={block}
+                    section={section}
+                    widthPt={WIDTHS[paper]}
+                    stills={stills}
+                  />
+                  <NotesPdf terms={notes.get(block) ?? []} />
+                </Fragment>
+              ))}
           </FamiliesOf>
         </View>
       </Page>
     </Document>,
+  );
+}
+
+/** Words explained right where they first come. */
+function NotesPdf({ terms }: { readonly terms: readonly { word: string; meaning: string }[] }) {
+  if (terms.length === 0) return null;
+  return (
+    <Text style={styles.note}>
+      {terms.map(({ word, meaning }, index) => (
+        <Fragment key={word}>
+          <Text style={styles.head}>
+            {index > 0 ? ' ' : ''}
+            {word}:
+          </Text>{' '}
+          {meaning}
+        </Fragment>
+      ))}
+    </Text>
   );
 }

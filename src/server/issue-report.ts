@@ -5,6 +5,7 @@ import { assess } from '#core/assess';
 import { writeCalendar } from '#core/interchange/icalendar';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import type { Assessment } from '#core/judge/assessment';
+import { withFirm } from '#core/model/firm/with-firm';
 import { applyEdits, type Edit } from '#core/model/job/edits';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Paper } from '#core/model/job/report-options';
@@ -21,6 +22,7 @@ import { Refusal } from './http/answer';
 import { loadInspection, loadStored } from './inspections';
 import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE } from './issued';
 import { revOf } from './jobs';
+import { loadPreferences } from './preferences';
 import { hashOfStill, loadStills, type PdfStills } from './stills';
 
 /** Prints blocks as PDF; given in, so that the server does not know the printer. */
@@ -126,7 +128,7 @@ export async function issueReport(
   if (latest && !wish.reason)
     throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
   const edits = editsOfIssue(stored, found, wish, openPoints(found, wish));
-  const inspection = applyEdits(stored, edits);
+  const inspection = withFirm(applyEdits(stored, edits), loadPreferences(db).firm);
   const assessment = assess(inspection);
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Frozen } from '#core/report/frozen';
+import { liftFrozen } from '#core/report/lift-frozen';
 
 /** A file of an issued report. */
 export type IssuedFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
@@ -96,7 +97,7 @@ export function findIssuedFile(
 /** The frozen tree of a version; `null` when there is no such version. */
 export function loadFrozen(db: Database, jobId: string, number: number): Frozen | null {
   const file = findIssuedFile(db, jobId, number, TREE);
-  return file ? (JSON.parse(file.bytes.toString('utf8')) as Frozen) : null;
+  return file ? liftFrozen(JSON.parse(file.bytes.toString('utf8')) as Frozen) : null;
 }
 
 /**

@@ -77,6 +77,7 @@ const EXPECTED: Record<string, (context: Context) => string> = {
   'chert.day': () => 'a day of the calendar as YYYY-MM-DD',
   'chert.ladder': ({ limit }) => `bounds in order: ${String(limit)}`,
   'chert.price': ({ limit }) => `a price that can be right (this has ${String(limit)})`,
+  'chert.picture': () => 'a small PNG or JPEG as a data URL',
   'chert.hour': () => 'a time of day as HH:MM',
 };
 

@@ -1,7 +1,7 @@
 import { sayFt, sayList } from '../base/numbers';
 import { nameMaterial } from '../catalogue/materials/kinds';
 import { nameZone } from '../catalogue/zones';
-import type { EntryOf } from '../model/log/entry';
+import { locatedOn, sayMark } from '../lateral/located';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
@@ -44,32 +44,17 @@ type Mark = { readonly stationFt: number; readonly lineId: string; readonly text
 
 function marksOf(site: Site): Mark[] {
   return [...site.beds.values()].flatMap(({ lateral }) =>
-    lateral.axes.flatMap((axis) =>
-      axis.log.standing
-        .filter((entry): entry is EntryOf<'locate'> => entry.kind === 'locate')
-        .flatMap((entry) => {
-          if (entry.readingFt === null || entry.blockedBy !== undefined) return [];
-          const { stationFt } = axis.placeOf(entry.pass, entry.readingFt);
-          const swings = (entry.swings ?? []).map(
-            ({ from, distanceFt }) => `${sayFt(distanceFt)} ft from ${from}`,
-          );
-          const facts = [
-            entry.mark ? `marked ${entry.mark}` : null,
-            entry.reference || null,
-            swings.length > 0 ? sayList(swings) : null,
-            entry.depthIn === undefined
-              ? 'depth not measured'
-              : `${feetIn(entry.depthIn)} deep to the camera head`,
-          ].filter((fact) => fact !== null);
-          return [
-            {
-              stationFt,
-              lineId: lateral.lineId,
-              text: `At ${sayFt(stationFt)} ft${site.assessment.names.on(lateral.lineId)}: ${facts.join(', ')}.`,
-            },
-          ];
-        }),
-    ),
+    locatedOn(lateral).map(({ stationFt, entry }) => {
+      const depth =
+        entry.depthIn === undefined
+          ? 'depth not measured'
+          : `${feetIn(entry.depthIn)} deep to the camera head`;
+      return {
+        stationFt,
+        lineId: lateral.lineId,
+        text: `At ${sayFt(stationFt)} ft${site.assessment.names.on(lateral.lineId)}: ${[...sayMark(entry), depth].join(', ')}.`,
+      };
+    }),
   );
 }
 

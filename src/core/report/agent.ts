@@ -39,6 +39,9 @@ export function composeAgentPage(
     isPriced && asks.length > 1 && plan.cost.high > 0
       ? [`All of it: ${sayRange(plan.cost)}, planning figures.`]
       : [];
+  const worst = report.blocks.flatMap((block): Block[] =>
+    block.kind === 'glance' && block.picture ? [{ ...block, rows: [] }] : [],
+  );
   const dated: readonly Step[] = report.steps;
   const limits = report.limits.slice(0, LIMITS);
   const more = report.limits.length - limits.length;
@@ -52,6 +55,7 @@ export function composeAgentPage(
     },
     ...composeStops(stops, names),
     { kind: 'steps', title: 'By when', steps: dated },
+    ...worst,
     ...(limits.length > 0
       ? [
           {

@@ -8,10 +8,27 @@ const columnOf = (blocks: readonly Block[], title: string) =>
     .flatMap(({ columns }) => columns)
     .find((one) => one.title === title)?.items ?? [];
 
-function compareFindings(
-  before: readonly FindingBlock[],
-  after: readonly FindingBlock[],
-): string[] {
+/** Every finding by its number, as its block tells it. */
+type One = {
+  readonly number: number;
+  readonly title: string;
+  readonly verdict: string;
+  readonly words: string;
+  readonly price: string | null;
+};
+
+const oneByOne = (blocks: readonly FindingBlock[]): One[] =>
+  blocks.flatMap(({ places, title, verdict, sentences, price }) =>
+    places.map(({ number, where, says }) => ({
+      number,
+      title: places.length > 1 ? `${title.replace(/ at [a-z0-9]+ places$/, '')}: ${where}` : title,
+      verdict,
+      words: [says ?? '', ...sentences].join(' ').trim(),
+      price,
+    })),
+  );
+
+function compareFindings(before: readonly One[], after: readonly One[]): string[] {
   const was = new Map(before.map((one) => [one.number, one]));
   const now = new Map(after.map((one) => [one.number, one]));
   return [
@@ -22,9 +39,7 @@ function compareFindings(
       return [
         ...(old.title === one.title ? [] : [`${name} reads “${one.title}”, was “${old.title}”.`]),
         ...(old.verdict === one.verdict ? [] : [`${name}: ${one.verdict}, was ${old.verdict}.`]),
-        ...(old.sentences.join(' ') === one.sentences.join(' ')
-          ? []
-          : [`${name} is told in other words.`]),
+        ...(old.words === one.words ? [] : [`${name} is told in other words.`]),
         ...(old.price === one.price
           ? []
           : [`${name}: ${one.price ?? 'no price'}, was ${old.price ?? 'no price'}.`]),
@@ -66,7 +81,7 @@ export function compareReports(before: readonly Block[], after: readonly Block[]
       : []),
     ...(was && now && was.lead !== now.lead ? ['The words under the headline are new.'] : []),
     ...(remark(before) === remark(after) ? [] : ['The inspector’s remark is new.']),
-    ...compareFindings(of(before, 'finding'), of(after, 'finding')),
+    ...compareFindings(oneByOne(of(before, 'finding')), oneByOne(of(after, 'finding'))),
     ...compareLists(
       'Not seen',
       columnOf(before, 'What we could not see'),

@@ -13,6 +13,13 @@ export function sayDay(day: string): string {
   return `${weekday} ${date.day} ${date.toLocaleString('en-US', { month: 'short' })}`;
 }
 
+/** The time of day of an instant where the job is, as people say it: "9:30 am"; `null` at midnight, which nobody means. */
+export function sayClock(instant: string): string | null {
+  const [hour = 0, minute = 0] = instant.slice(11, 16).split(':').map(Number);
+  if (hour === 0 && minute === 0) return null;
+  return `${((hour + 11) % 12) + 1}:${String(minute).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
 /** A day with its year: "3 November 2026". */
 export function sayLongDay(day: string): string {
   const date = Temporal.PlainDate.from(day);

@@ -1,29 +1,27 @@
 import { roundTo } from '../base/numbers';
-import { buyerWordsOf } from '../catalogue/defects/kinds';
 import { materialOf } from '../catalogue/materials/kinds';
 import { zoneOf } from '../catalogue/zones';
 import type { Assessment } from '../judge/assessment';
-import type { Finding } from '../judge/finding';
-import type { LineNames } from '../lateral/line-names';
 import type { Segment } from '../lateral/segments';
+import { isForPurchase } from '../model/job/job';
 import { reportOptions } from '../model/job/settings';
-import { type Course, coursesOf } from '../planning/course';
 import { planToTell, repairOf } from '../planning/repair';
-import type { Block, FindingBlock, Step } from './block';
-import { dayOf, sayDay, sayLongDay } from './calendar';
+import type { Block, Step } from './block';
+import { sayDay } from './calendar';
 import { composeCare, composeQuestions } from './care';
 import { composeCautions } from './cautions';
-import { describeFinding, explainFinding } from './describe';
-import { composeHeadline, composeLead, inOrderOfWork } from './headline';
+import { composeClosing } from './closing';
+import { composeFindings } from './finding-blocks';
+import { composeGlance, GRADES } from './glance';
+import { composeHeadline, composeLead } from './headline';
 import { inScope } from './in-scope';
 import { composeLimits } from './limits';
 import { composeLookedFor } from './looked-for';
 import { composeMethod } from './method';
 import { composeOwnAdvice } from './own-advice';
-import { sayPlace } from './place';
 import { gradeSentences, sentencesOf } from './reading-grade';
-import { composeCost, priceOfFinding } from './report-plan';
-import { composeSound } from './sound';
+import { composeCost } from './report-plan';
+import { composeSound, composeWell } from './sound';
 import { composeSteps } from './steps';
 import { chooseStills } from './stills';
 import { composeStops } from './stops';
@@ -31,9 +29,10 @@ import { composeTerms } from './terms';
 import { composeTold } from './told';
 import { listUnsettled } from './unsettled';
 import { composeWaysIn } from './ways-in';
+import { composeFirmTexts, composeMasthead, composeSignature, composeWho } from './who';
 import { sayWholeLine } from './whole-line';
 import { type EditableText, layWording } from './wording';
-import { ACTION_WORDS, OVERALL_WORDS, SEVERITY_WORDS } from './words';
+import { OVERALL_WORDS } from './words';
 import { composeZones } from './zones';
 
 /** The buyer's report as one list of blocks, with the parts that the headless door prints. */
@@ -48,6 +47,8 @@ export type Report = {
   readonly readsAtGrade: number;
 };
 
+const METHOD_TITLE = 'How it was inspected';
+
 /** How many steps the first page names. */
 const FIRST_STEPS = 3;
 
@@ -56,7 +57,6 @@ export function composeReport(assessment: Assessment): Report {
   const repair = repairOf(assessment);
   const { inspection, settings } = assessment;
   const options = reportOptions(settings);
-  const courses = coursesOf(repair);
   const wording = layWording(inspection.decisions);
   const headline = composeHeadline(assessment);
   const limits = composeLimits(assessment);
@@ -68,6 +68,11 @@ export function composeReport(assessment: Assessment): Report {
   const zones = composeZones(assessment);
   const questions = composeQuestions(plan);
   const remark = wording.say('remark', '');
+  const findings = composeFindings(assessment, repair, stills, wording);
+  const shown = new Set(
+    findings.flatMap(({ places }) => places.flatMap(({ picture }) => picture?.photoId ?? [])),
+  );
+  const more = stills.filter(({ photoId }) => !shown.has(photoId));
   const rest = steps.slice(FIRST_STEPS).map(sayStep);
   const blocks: Block[] = [
     composeMasthead(assessment),
@@ -84,24 +89,14 @@ export function composeReport(assessment: Assessment): Report {
     },
     ...composeStops(assessment.stops, names),
     { kind: 'steps', title: 'What to do first', steps: steps.slice(0, FIRST_STEPS) },
+    composeGlance(repair, limits, findings, options.prices),
     ...(remark === ''
       ? []
       : [{ kind: 'list', title: 'From the inspector', items: [remark] } as const]),
     ...composeOwnAdvice(assessment),
-    ...inOrderOfWork(assessment.findings).map((finding): FindingBlock => {
-      const block = composeFinding(finding, courses.get(finding.id)!, names);
-      const computed = block.sentences.join(' ');
-      const text = wording.say(`finding:${finding.id}`, computed);
-      return {
-        ...block,
-        sentences: text === computed ? block.sentences : [text],
-        price:
-          options.prices && !finding.courtesy
-            ? priceOfFinding(plan, finding, assessment.findings)
-            : null,
-        photoId: stills.find(({ photoId }) => finding.photoIds.includes(photoId))?.photoId ?? null,
-      };
-    }),
+    ...findings,
+    ...(findings.length > 0 ? [GRADES] : []),
+    ...composeWell(assessment),
     {
       kind: 'columns',
       columns: [
@@ -138,22 +133,28 @@ export function composeReport(assessment: Assessment): Report {
     ...(questions.length > 0
       ? [{ kind: 'list', title: 'Ask the contractor', items: questions } as const]
       : []),
-    ...(stills.length > 0
-      ? [{ kind: 'pictures', title: 'Pictures from the camera', pictures: stills } as const]
+    ...(more.length > 0
+      ? [{ kind: 'pictures', title: 'More pictures from the camera', pictures: more } as const]
       : []),
     {
       kind: 'list',
-      title: 'How it was inspected',
-      items: composeMethod(assessment),
+      title: METHOD_TITLE,
+      items: [...composeWho(assessment), ...composeMethod(assessment)],
       isRecord: true,
     },
     { kind: 'list', title: 'Please note', items: composeCautions(assessment) },
+    ...composeFirmTexts(assessment),
+    ...composeSignature(assessment),
+    ...(isForPurchase(inspection.job)
+      ? composeClosing(assessment, repair, findings, options.prices)
+      : []),
   ];
   const terms = composeTerms(blocks);
+  const record = blocks.findIndex((block) => block.kind === 'list' && block.title === METHOD_TITLE);
   const whole: Block[] = [
-    ...blocks.slice(0, -2),
+    ...blocks.slice(0, record),
     { kind: 'terms', title: 'Words in this report', terms },
-    ...blocks.slice(-2),
+    ...blocks.slice(record),
   ];
   return {
     headline,
@@ -162,16 +163,6 @@ export function composeReport(assessment: Assessment): Report {
     blocks: whole,
     texts: wording.texts,
     readsAtGrade: gradeSentences(sentencesOf(whole)),
-  };
-}
-
-/** Whose report it is, of what, and when the buyer must have decided. */
-function composeMasthead({ inspection: { job, property } }: Assessment): Block {
-  const endsOn = job.inspectionPeriodEndsOn;
-  return {
-    kind: 'masthead',
-    left: `Sewer lateral condition report · ${property.address} · scoped ${sayLongDay(dayOf(job.scheduledFor))}`,
-    right: endsOn ? `Your inspection period ends ${sayDay(endsOn)}` : '',
   };
 }
 
@@ -246,35 +237,3 @@ export function sayStep(step: Step): string {
 
 const sayNothing = (items: readonly string[]) =>
   items.length > 0 ? items : ['Nothing was hidden.'];
-
-function composeFinding(
-  finding: Finding,
-  course: Course,
-  names: LineNames,
-): Omit<FindingBlock, 'price' | 'photoId'> {
-  const { name, trade } = buyerWordsOf(finding.kind);
-  const isPlain = name.toLowerCase().includes(trade.toLowerCase());
-  const severity = SEVERITY_WORDS[finding.severity];
-  const place = sayPlace(finding, names);
-  const remarks: string[] = [];
-  if (finding.range) {
-    remarks.push(`Sized by eye, so ${finding.range[0]} to ${finding.range[1]}.`);
-  }
-  for (const { text } of finding.provisos) remarks.push(`This may change: ${text}.`);
-  if (finding.courtesy) remarks.push('Outside the agreed scope. For information only.');
-  return {
-    kind: 'finding',
-    id: finding.id,
-    number: finding.number,
-    severity: finding.severity,
-    action: finding.action,
-    title: `${name}${isPlain ? '' : ` (${trade})`}${place.startsWith('at') || place.startsWith('in ') ? ' ' : ', '}${place}`,
-    sentences: [
-      describeFinding(finding),
-      ...explainFinding(finding),
-      ...course.says.map(({ text }) => text),
-    ],
-    verdict: `${severity} · ${ACTION_WORDS[finding.action]}`,
-    remarks,
-  };
-}

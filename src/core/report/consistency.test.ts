@@ -130,11 +130,11 @@ function expectNoContradiction(inspection: Inspection): void {
   }
 
   // Footages: each title has the finding's own.
-  for (const block of found) {
+  for (const block of found.flatMap(({ places }) => places)) {
     const finding = assessment.findings.find(({ id }) => id === block.id)!;
     expect(block.number).toBe(finding.number);
     if (!finding.placed) continue;
-    const numbers = (/(?:at |, )(\d+)(?: to (\d+))? ft/.exec(block.title) ?? [])
+    const numbers = (/^(?:At )?(\d+)(?: to (\d+))? ft/.exec(block.where) ?? [])
       .slice(1)
       .filter(Boolean)
       .map(Number);

@@ -12,9 +12,13 @@ import type { Plan } from '../planning/plans/plan';
 import { requestSheetOf } from '../planning/request';
 import type { Site } from '../planning/site';
 import type { Block } from './block';
-import { dayOf, sayLongDay } from './calendar';
 import { composeOwnAdvice } from './own-advice';
+import { chooseStills } from './stills';
 import { composeStops } from './stops';
+import { composeMasthead } from './who';
+
+/** How many stills a sheet has room for. */
+const MOST_PICTURES = 4;
 
 const span = (fromFt: number, toFt: number) =>
   sayFt(fromFt) === sayFt(toFt) ? sayFt(fromFt) : `${sayFt(fromFt)} to ${sayFt(toFt)}`;
@@ -79,7 +83,7 @@ export function composeContractorSheet(
   site: Site,
   plan: Plan,
 ): readonly Block[] {
-  const { job, property } = assessment.inspection;
+  const { job } = assessment.inspection;
   const { names, lateral, branches } = assessment;
   const lines = [lateral, ...branches];
   const feet = (lineId: string, fromFt: number, toFt: number) =>
@@ -101,11 +105,13 @@ export function composeContractorSheet(
       !finding.courtesy &&
       (planned.has(finding.id) || plan.leaves.includes(finding.id)),
   );
+  const pictures = chooseStills(assessment)
+    .filter(({ photoId }) => found.some(({ photoIds }) => photoIds.includes(photoId)))
+    .slice(0, MOST_PICTURES);
   const blocks: Block[] = [
     {
-      kind: 'masthead',
-      left: `Request for a quote · ${property.address}`,
-      right: `scoped ${sayLongDay(dayOf(job.scheduledFor))} by ${job.inspector}`,
+      ...composeMasthead(assessment, 'Request for a quote'),
+      right: job.inspector ? `by ${job.inspector}` : '',
     },
     {
       kind: 'headline',
@@ -181,11 +187,19 @@ export function composeContractorSheet(
       rows: accessRows(assessment),
       numeric: [1],
     },
-    ...(sheet.ask.length > 0
-      ? [{ kind: 'list', title: 'In your quote', items: sheet.ask } as const]
+    ...(pictures.length > 0
+      ? [{ kind: 'pictures', title: 'What the camera saw there', pictures } as const]
       : []),
-    ...(sheet.proof.length > 0
-      ? [{ kind: 'list', title: 'How it will be proved', items: sheet.proof } as const]
+    ...(sheet.ask.length > 0
+      ? [
+          {
+            kind: 'columns',
+            columns: [
+              { title: 'In your quote', items: sheet.ask, ordered: false },
+              { title: 'How it will be proved', items: sheet.proof, ordered: false },
+            ],
+          } as const,
+        ]
       : []),
     {
       kind: 'list',

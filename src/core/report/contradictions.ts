@@ -123,10 +123,12 @@ export function findContradictions(
   const buyer = wordsOf(documents.buyer);
   return [
     ...blocks.flatMap((block) =>
-      againstCourse(block, courses.get(block.id)!).map((what) => ({
-        where: `buyer’s report, finding ${block.number}`,
-        what,
-      })),
+      block.places.flatMap(({ id, number }) =>
+        againstCourse(block, courses.get(id)!).map((what) => ({
+          where: `buyer’s report, finding ${number}`,
+          what,
+        })),
+      ),
     ),
     ...againstSteps(report.steps, findings, courses).map((what) => ({
       where: 'what to do',

@@ -38,7 +38,7 @@ describe('what was seen, in the buyer’s words', () => {
     ],
     [
       said('roots', { locus: 'joint', holdsDebris: true }),
-      'Roots grow into the pipe. They come in at a joint. They hold waste.',
+      'Roots grow into the pipe. They come in at a joint and are catching waste.',
     ],
     [said('offset', { offsetIn: 0.5 }), 'Two pipe ends are out of line by 0.5 inches.'],
     [

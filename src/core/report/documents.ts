@@ -19,6 +19,12 @@ export const READER_NAMES: Readonly<Record<Reader, string>> = {
 
 export type Documents = Readonly<Record<Reader, readonly Block[]>>;
 
+/** A report with further blocks in it: how it stands against an earlier look comes before the record of this one. */
+export function withMore(blocks: readonly Block[], more: readonly Block[]): readonly Block[] {
+  const record = blocks.findIndex((block) => block.kind === 'terms');
+  return [...blocks.slice(0, record), ...more, ...blocks.slice(record)];
+}
+
 /** The three documents of one job, from one computation: none can contradict another. */
 export function composeDocuments(
   assessment: Assessment,

@@ -4,8 +4,9 @@ import { buildSection, type Section } from '../section/build';
 import { type SectionRow, tabulateSection } from '../section/table';
 import { compareReports } from './amend';
 import type { Block } from './block';
+import { dayOf } from './calendar';
 import { composeReport } from './compose';
-import { composeDocuments, type Documents } from './documents';
+import { composeDocuments, type Documents, withMore } from './documents';
 
 type Drawn = Pick<Section, 'width' | 'height' | 'primitives'>;
 
@@ -15,7 +16,7 @@ export type Drawings = { readonly wide: Drawn; readonly narrow: Drawn; readonly 
 /** A report frozen whole: everything that its printers need, and nothing that is computed again. */
 export type Frozen = {
   readonly format: 'chert-issued';
-  readonly version: 1;
+  readonly version: 2;
   readonly number: number;
   readonly issuedAt: string;
   readonly title: string;
@@ -55,12 +56,16 @@ export type Issuing = {
 const withChanges = (blocks: readonly Block[], changes: Block | null): readonly Block[] =>
   changes === null ? blocks : [...blocks.slice(0, 2), changes, ...blocks.slice(2)];
 
+/** Signs on the day of issue. */
+const signed = (blocks: readonly Block[], signedOn: string): readonly Block[] =>
+  blocks.map((block) => (block.kind === 'signature' ? { ...block, signedOn } : block));
+
 /** Freezes a report: what is read later is this, whatever becomes of the job. */
 export function freezeReport(assessment: Assessment, issuing: Issuing): Frozen {
   const { number, issuedAt, reason, before, stills, more = [] } = issuing;
   const report = composeReport(assessment);
   const documents = composeDocuments(assessment, report);
-  const buyer = [...documents.buyer, ...more];
+  const buyer = signed(withMore(documents.buyer, more), dayOf(issuedAt));
   const changes: Block | null =
     before === null
       ? null
@@ -75,7 +80,7 @@ export function freezeReport(assessment: Assessment, issuing: Issuing): Frozen {
         };
   return plainData({
     format: 'chert-issued',
-    version: 1,
+    version: 2,
     number,
     issuedAt,
     title: assessment.inspection.job.title,

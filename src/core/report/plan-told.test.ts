@@ -8,7 +8,7 @@ import { demoInspection } from '../testing/demo-inspections';
 import { defect, pool } from '../testing/rules';
 import { composeCare, composeQuestions } from './care';
 import { composeReport, mayPass } from './compose';
-import { composeCost, priceOfFinding } from './report-plan';
+import { composeCost, priceOfFindings } from './report-plan';
 import { composeZones } from './zones';
 
 const zone = (name: string, readingFt: number): Said => ({
@@ -74,9 +74,9 @@ describe('the plan that a report goes by', () => {
     const assessment = assess(demoInspection('alder-bend'));
     const plan = planToTell(repairOf(assessment));
     const price = (number: number) =>
-      priceOfFinding(
+      priceOfFindings(
         plan,
-        assessment.findings.find((one) => one.number === number)!,
+        [assessment.findings.find((one) => one.number === number)!],
         assessment.findings,
       );
     expect(price(1)).toMatch(/^\$[\d.k–]+, with 3$/);
@@ -88,11 +88,13 @@ describe('the plan that a report goes by', () => {
     const pits = heron.findings.filter(({ kind }) => kind === 'roots' || kind === 'break');
     expect(
       pits.map((pit) =>
-        priceOfFinding(planToTell(repairOf(heron)), pit, heron.findings)!.includes('already there'),
+        priceOfFindings(planToTell(repairOf(heron)), [pit], heron.findings)!.includes(
+          'already there',
+        ),
       ),
     ).toEqual([false, true]);
     const look = heron.findings.find(({ action }) => action === 'look-again')!;
-    expect(priceOfFinding(planToTell(repairOf(heron)), look, heron.findings)).toBeNull();
+    expect(priceOfFindings(planToTell(repairOf(heron)), [look], heron.findings)).toBeNull();
   });
 });
 

@@ -7,7 +7,7 @@ import { composeReport } from './compose';
 import { composeHeadline } from './headline';
 
 const YARD: Said = { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 };
-const HOLE = defect('hole', { readingFt: 30 }) as Said;
+const HOLE = defect('hole', { readingFt: 30 });
 const ON_STREET: readonly Said[] = [
   { kind: 'feature', feature: 'property-line', readingFt: 40 },
   { kind: 'zone', zone: 'street', side: 'far', readingFt: 40 },
@@ -44,7 +44,7 @@ describe('the headline answers what was asked', () => {
 
   it('an authority is told how the line is, and not what to do before buying', () => {
     expect(headline('authority', [HOLE])).toMatch(/^Repair is needed at one spot\./);
-    const collapse = defect('collapse', { readingFt: 30 }) as Said;
+    const collapse = defect('collapse', { readingFt: 30 });
     expect(headline('authority', [collapse])).toMatch(/^Not fit for use: collapsed pipe /);
   });
 
@@ -62,7 +62,7 @@ describe('the headline answers what was asked', () => {
 });
 
 it('nobody tells the authority to report to the authority', () => {
-  const broken = [...ON_STREET, defect('hole', { readingFt: 50 }) as Said];
+  const broken = [...ON_STREET, defect('hole', { readingFt: 50 })];
   const words = (purpose: Purpose) => JSON.stringify(composeReport(asked(purpose, broken)).blocks);
   expect(words('purchase')).toContain('Report finding 1 to the sewer authority');
   expect(words('authority')).not.toMatch(/Report (it|finding 1) to the sewer authority/);

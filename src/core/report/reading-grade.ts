@@ -37,7 +37,15 @@ export function sentencesOf(blocks: readonly Block[]): string[] {
       case 'section':
         return [block.caption];
       case 'finding':
-        return [...block.sentences, ...block.remarks];
+        return [
+          ...block.places.flatMap(({ says, ground }) =>
+            [says, ground].filter((one) => one !== null),
+          ),
+          ...block.sentences,
+          ...block.remarks,
+        ];
+      case 'glance':
+        return block.rows.map(({ text }) => text);
       case 'steps':
         return block.steps.map(({ text }) => text);
       case 'columns':

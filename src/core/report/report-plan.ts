@@ -41,18 +41,21 @@ function isCarriedAlong({ method, lines }: Work): boolean {
   return visit !== undefined && !lines.some(({ key }) => key === visit);
 }
 
-/** What the plan costs for one finding; `null` where it does nothing for it, or nobody knows yet what it is. */
-export function priceOfFinding(
+/** What the plan costs for findings told together; `null` where it does nothing for them, or nobody knows yet what it is. */
+export function priceOfFindings(
   plan: Plan,
-  finding: Finding,
+  told: readonly Finding[],
   findings: readonly Finding[],
 ): string | null {
-  if (['look-again', 'none', 'monitor'].includes(finding.action)) return null;
-  const works = plan.works.filter(({ cures, holds }) => [...cures, ...holds].includes(finding.id));
+  if (told.some(({ action }) => ['look-again', 'none', 'monitor'].includes(action))) return null;
+  const ids = new Set(told.map(({ id }) => id));
+  const works = plan.works.filter(({ cures, holds }) =>
+    [...cures, ...holds].some((id) => ids.has(id)),
+  );
   if (works.length === 0) return null;
-  const ids = new Set(works.flatMap(({ cures, holds }) => [...cures, ...holds]));
+  const worked = new Set(works.flatMap(({ cures, holds }) => [...cures, ...holds]));
   const others = findings
-    .filter(({ id }) => id !== finding.id && ids.has(id))
+    .filter(({ id }) => !ids.has(id) && worked.has(id))
     .map(({ number }) => String(number));
   const isUpkeep = works.every(({ method }) => methodById(method).role === 'clean');
   return `${sayRange(totalRange(works.map(({ cost }) => cost)))}${isUpkeep ? ' each time' : ''}${others.length > 0 ? `, with ${sayList(others)}` : ''}${works.some(isCarriedAlong) ? ', with the crew already there' : ''}`;

@@ -140,7 +140,7 @@ describe('every demo report', () => {
     const text = JSON.stringify(blocks);
     expect(text).not.toMatch(/undefined|NaN|null ft|\[object/);
     const findings = blocks.filter((block) => block.kind === 'finding');
-    expect(findings.map(({ number }) => number).sort()).toEqual(
+    expect(findings.flatMap(({ places }) => places.map(({ number }) => number)).sort()).toEqual(
       assessment.findings.map(({ number }) => number).sort(),
     );
     for (const finding of findings) {
@@ -180,6 +180,15 @@ describe('every demo report', () => {
     for (const { offFt, sigmaFt } of lateral.join.misfits) [offFt, sigmaFt].forEach(add);
     for (const { home } of lateral.axes) [home.farthestFt, home.misclosureFt].forEach(add);
     assessment.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
+    // What a mark is found by is said in the inspector's own feet.
+    for (const { log } of lateral.axes)
+      for (const entry of log.standing)
+        if (entry.kind === 'locate') {
+          add((entry.depthIn ?? 0) / 12);
+          (entry.swings ?? []).forEach(({ distanceFt }) => add(distanceFt));
+          for (const [said] of `${entry.mark} ${entry.reference}`.matchAll(/\d+/g))
+            add(Number(said));
+        }
     for (const { log, placeOfEntry } of lateral.axes)
       for (const entry of log.standing.filter(({ kind }) => kind === 'surface'))
         add(placeOfEntry(entry).from.stationFt);
@@ -189,6 +198,7 @@ describe('every demo report', () => {
     [...lengths.values()].forEach(add);
     const mended = assessment.findings.filter(({ action }) => /repair|urgent/.test(action));
     add(mended.reduce((sum, { span }) => sum + span.toFt - span.fromFt, 0));
+    for (const { fromFt, toFt } of lateral.segments) add(toFt - fromFt);
     const blocks = composeReport(assessment).blocks.filter(({ kind }) => kind !== 'table');
     const feet = [
       ...JSON.stringify(blocks).matchAll(/(\d+(?:\.\d+)?)(?: to (\d+))? (?:ft|feet|foot)\b/g),

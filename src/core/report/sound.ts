@@ -8,29 +8,27 @@ import { isTooObscured, wasSeenDry } from '../judge/verdict';
 import type { Lateral } from '../lateral/lateral';
 import { sayOnLine } from '../lateral/say-place';
 import { seenDry } from '../lateral/seen-dry';
+import type { ListBlock } from './block';
 
 /** Stretches shorter than this are not told as sound, feet. */
 const WORTH_TELLING_FT = 5;
 
 /** What was looked for and not found, over how many feet. Empty claims are never made. */
 export function composeSound(assessment: Assessment): string[] {
-  const { lateral, branches } = assessment;
+  const { lateral } = assessment;
   const { coverage, reached } = lateral;
   if (totalFt(reached) === 0) return ['Nothing has been looked at yet.'];
-  const sound = [lateral, ...branches].flatMap((line) => soundStretches(assessment, line));
   if (assessment.absences.length === 0) {
     return isTooObscured(lateral)
       ? [
           `${sayFeet(coverage.clearFt)} could be seen. Too much was hidden to rule anything out over the whole line.`,
-          ...sound,
         ]
-      : ['Every kind of fault was found or suspected somewhere.', ...sound];
+      : ['Every kind of fault was found or suspected somewhere.'];
   }
   const named = assessment.absences.map((kind) => buyerWordsOf(kind).plural);
   return [
     `Over the ${sayFeet(coverage.clearFt)} seen: no ${sayList(named).replace(/ and ([^,]*)$/, ' or $1')}.`,
     ...sayWater(assessment),
-    ...sound,
   ];
 }
 
@@ -44,6 +42,14 @@ function sayWater({ lateral, findings }: Assessment): string[] {
       ? 'Nobody saw the line drained, so whether water stands in it is not known.'
       : `Whether water stands was seen over ${sayFeet(dryFt)} only, with the line drained or no water running: none stood there.`,
   ];
+}
+
+/** What was looked at and found good, by stretch: sound feet are worth money. */
+export function composeWell(assessment: Assessment): ListBlock[] {
+  const items = [assessment.lateral, ...assessment.branches].flatMap((line) =>
+    soundStretches(assessment, line),
+  );
+  return items.length > 0 ? [{ kind: 'list', title: 'What is well', items }] : [];
 }
 
 /** Stretches of one pipe with nothing wrong in them, named in words. */
@@ -60,8 +66,11 @@ function soundStretches({ findings, names }: Assessment, lateral: Lateral): stri
           placed && on === lineId && kind !== 'material' && overlaps(span, segment),
       ),
   );
-  return clean.map(
-    ({ fromFt, toFt, material }) =>
-      `Nothing was found in the ${materialOf(material).buyerName} from ${names.isOne && fromFt >= 0 ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft` : sayOnLine({ lineId, fromFt, toFt }, names)}.`,
-  );
+  return clean.map(({ fromFt, toFt, material }) => {
+    const where =
+      names.isOne && fromFt >= 0
+        ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft`
+        : sayOnLine({ lineId, fromFt, toFt }, names);
+    return `${sayFeet(toFt - fromFt)} of ${materialOf(material).buyerName}, ${where}: looked at, and nothing was found.`;
+  });
 }

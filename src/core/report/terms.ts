@@ -80,6 +80,23 @@ export function composeTerms(blocks: readonly Block[]): Term[] {
 /** Where a word that is explained is first used: the sentence, and the word as it stands there. */
 export type FirstUse = { readonly text: string; readonly match: string; readonly word: string };
 
+/** Which words are explained beside which block, for paper, where no link leads to their meaning. */
+export function notesBeside(blocks: readonly Block[]): ReadonlyMap<Block, readonly Term[]> {
+  const meanings = blocks.flatMap((block) => (block.kind === 'terms' ? block.terms : []));
+  const uses = findFirstUses(blocks);
+  const told = new Set<string>();
+  return new Map(
+    blocks
+      .filter(({ kind }) => kind !== 'terms')
+      .map((block) => {
+        const texts = sentencesOf([block]);
+        const here = uses.filter(({ text, word }) => texts.includes(text) && !told.has(word));
+        for (const { word } of here) told.add(word);
+        return [block, meanings.filter(({ word }) => here.some((use) => use.word === word))];
+      }),
+  );
+}
+
 /** The first use of each explained word in what is read, so that a printer can lead from it to its meaning. */
 export function findFirstUses(blocks: readonly Block[]): readonly FirstUse[] {
   const explained = new Set(

@@ -97,8 +97,8 @@ describe('branches', () => {
   const assessment = assess({ ...joinedInspection({ runs, more: { lines } }) });
   it('say in every document which line a footage is on, and from where it counts', () => {
     const text = paper(assessment);
-    expect(text).toContain('Hole in the pipe at 12 ft from G on the guest house line');
-    expect(text).toContain('Hole in the pipe at 8 ft from A on the house line');
+    expect(text).toContain('At 12 ft from G on the guest house line');
+    expect(text).toContain('At 8 ft from A on the house line');
     expect(text).toContain('What the guest house line is made of (feet from G)');
     const { contractor } = composeDocuments(assessment);
     const quote = contractor.find(

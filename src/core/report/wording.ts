@@ -33,3 +33,5 @@ export function layWording(decisions: readonly Decision[]) {
     },
   };
 }
+
+export type Wordings = ReturnType<typeof layWording>;

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
+import { firmSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
 
@@ -28,5 +29,6 @@ export const preferencesSchema = Joi.object({
     .max(500)
     .required(),
   judgement: judgementSchema,
+  firm: firmSchema,
   priceBooks: Joi.array().items(priceBookSchema).max(100),
 });

@@ -1,3 +1,4 @@
+import type { Firm } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
 import { type PriceBook } from '../model/prices/price-book';
 import type { OwnWord } from '../speech/draft';
@@ -23,6 +24,8 @@ export type Preferences = {
   readonly ownWords: readonly OwnWord[];
   /** How new jobs are judged; absent: as Chert would. */
   readonly judgement?: Judgement;
+  /** Who signs the reports; absent until somebody has said or waved it off. */
+  readonly firm?: Firm;
   /** The inspector's price books, by area; absent: Chert's own alone. */
   readonly priceBooks?: readonly PriceBook[];
 };

@@ -24,6 +24,8 @@ function ofBlock(block: Block): Saying[] {
   switch (block.kind) {
     case 'masthead':
       return [say('masthead', block.left), say('masthead', block.right)];
+    case 'glance':
+      return block.rows.map(({ title, text }) => say(title, text));
     case 'headline':
       return [
         say('headline', block.text),
@@ -35,9 +37,12 @@ function ofBlock(block: Block): Saying[] {
     case 'steps':
       return block.steps.map(({ text }) => say(block.title, text));
     case 'finding':
-      return [block.title, ...block.sentences, ...block.remarks].map((text) =>
-        say(`finding ${block.number}`, text),
-      );
+      return [
+        block.title,
+        ...block.places.flatMap(({ where, says }) => [where, ...(says === null ? [] : [says])]),
+        ...block.sentences,
+        ...block.remarks,
+      ].map((text) => say(`finding ${block.number}`, text));
     case 'columns':
       return block.columns.flatMap(({ title, items }) => items.map((text) => say(title, text)));
     case 'list':
@@ -61,6 +66,7 @@ function ofBlock(block: Block): Saying[] {
         ...(block.notes ?? []).map((text) => say(block.title, text)),
       ];
     case 'terms':
+    case 'signature':
     case 'pictures':
       return [];
   }

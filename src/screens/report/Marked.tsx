@@ -24,3 +24,16 @@ export function Marked({ text, uses }: Props) {
     </Fragment>
   );
 }
+
+/** Sentences one after the other, their words marked. */
+export function Sentences({
+  texts,
+  uses,
+}: { readonly texts: readonly string[] } & Pick<Props, 'uses'>) {
+  return texts.map((text, index) => (
+    <Fragment key={index}>
+      {index > 0 && ' '}
+      <Marked text={text} uses={uses} />
+    </Fragment>
+  ));
+}

@@ -1,13 +1,15 @@
-import { Fragment, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { Block } from '#core/report/block';
 import { sayDay } from '#core/report/calendar';
 import type { Drawings } from '#core/report/frozen';
 import { findFirstUses, type FirstUse } from '#core/report/terms';
 import type { SectionRow } from '#core/section/table';
-import { Flake } from '#ui/Flake';
 import { SectionFigure } from '../../ui/section/SectionFigure';
+import { FindingView } from './FindingView';
+import { GlanceView } from './GlanceView';
 import { idOfWord, Marked } from './Marked';
 import styles from './ReportPage.module.css';
+import { SignatureView } from './SignatureView';
 import { TableView } from './TableView';
 
 type Props = {
@@ -43,6 +45,17 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
     case 'masthead':
       return (
         <div className={styles['masthead']}>
+          {block.firm && (
+            <div className={styles['firm']}>
+              {block.firm.logo && <img src={block.firm.logo} alt="" />}
+              <p>
+                <b>{block.firm.name}</b>
+                {block.firm.lines.map((line) => (
+                  <span key={line}>{line}</span>
+                ))}
+              </p>
+            </div>
+          )}
           <p>{block.left}</p>
           <p>{block.right}</p>
         </div>
@@ -100,40 +113,12 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
           </ol>
         </section>
       );
+    case 'glance':
+      return <GlanceView block={block} uses={uses} stillUrl={stillUrl} />;
     case 'finding':
-      return (
-        <section className={styles['finding']}>
-          <Flake severity={block.severity} number={block.number} />
-          <div>
-            <h2>{block.title}</h2>
-            {edit(
-              `finding:${block.id}`,
-              <p>
-                {block.sentences.map((text, index) => (
-                  <Fragment key={index}>
-                    {index > 0 && ' '}
-                    <Marked text={text} uses={uses} />
-                  </Fragment>
-                ))}
-              </p>,
-            )}
-            {block.remarks.length > 0 && (
-              <p className={styles['remark']}>{block.remarks.join(' ')}</p>
-            )}
-          </div>
-          <div className={styles['grade']}>
-            <p>{block.verdict}</p>
-            {block.price && <p className={styles['price']}>{block.price}</p>}
-            {block.photoId && stillUrl && (
-              <img
-                src={stillUrl(block.photoId)}
-                alt={`Still of finding ${block.number}`}
-                loading="lazy"
-              />
-            )}
-          </div>
-        </section>
-      );
+      return <FindingView block={block} uses={uses} stillUrl={stillUrl} edit={edit} />;
+    case 'signature':
+      return <SignatureView block={block} />;
     case 'columns':
       return (
         <div className={styles['columns']}>
@@ -175,7 +160,7 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
           <div className={styles['pictures']}>
             {block.pictures.map(({ photoId, caption }) => (
               <figure key={photoId}>
-                {stillUrl && <img src={stillUrl(photoId)} alt="" loading="lazy" />}
+                {stillUrl && <img src={stillUrl(photoId)} alt={caption} loading="lazy" />}
                 <figcaption>{caption}</figcaption>
               </figure>
             ))}

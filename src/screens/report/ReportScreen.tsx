@@ -2,6 +2,8 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { reportActions } from '#client/actions/report';
 import { assess } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
+import type { Firm } from '#core/model/firm/firm';
+import { withFirm } from '#core/model/firm/with-firm';
 import type { StoredJob } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { chosenStills, lastLimits } from '#core/model/job/report-words';
@@ -10,7 +12,13 @@ import { reportOptions, settingsInForce } from '#core/model/job/settings';
 import { composeBeforeAfter } from '#core/report/before-after';
 import { dayOf, sayLongDay } from '#core/report/calendar';
 import { composeReport, mayPass } from '#core/report/compose';
-import { composeDocuments, type Reader, READER_NAMES, READERS } from '#core/report/documents';
+import {
+  composeDocuments,
+  type Reader,
+  READER_NAMES,
+  READERS,
+  withMore,
+} from '#core/report/documents';
 import { drawForReport } from '#core/report/frozen';
 import { chooseStills, listStills } from '#core/report/stills';
 import { tabulateSection } from '#core/section/table';
@@ -34,6 +42,8 @@ import { WorkingDays } from './WorkingDays';
 
 type Props = {
   readonly stored: StoredJob;
+  /** Who signs where the job names nobody itself. */
+  readonly firm: Firm | undefined;
   /** Earlier jobs on the same property. */
   readonly earlier: readonly Inspection[];
   readonly versions: readonly IssuedVersion[];
@@ -50,7 +60,8 @@ export function ReportScreen(props: Props) {
   const [reader, setReader] = useState<Reader>('buyer');
   const ready = useReady();
   const inspection = useDeferredValue(job.inspection);
-  const assessment = useMemo(() => assess(inspection), [inspection]);
+  const { firm } = props;
+  const assessment = useMemo(() => assess(withFirm(inspection, firm)), [inspection, firm]);
   const report = useMemo(() => composeReport(assessment), [assessment]);
   const documents = useMemo(() => composeDocuments(assessment, report), [assessment, report]);
   const drawn = useMemo(() => drawForReport(assessment), [assessment]);
@@ -70,7 +81,7 @@ export function ReportScreen(props: Props) {
   const stillUrl = (photoId: string) =>
     `/api/jobs/${encodeURIComponent(id)}/media/${encodeURIComponent(photoId)}`;
   const textOf = (key: string) => report.texts.find((one) => one.key === key)!;
-  const blocks = reader === 'buyer' ? [...documents.buyer, ...more] : documents[reader];
+  const blocks = reader === 'buyer' ? withMore(documents.buyer, more) : documents[reader];
   const edit = (key: string, text: React.ReactNode) =>
     ready && reader === 'buyer' ? (
       <Wording

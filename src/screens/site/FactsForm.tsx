@@ -91,6 +91,9 @@ export function FactsForm({ inspection, onFacts }: Props) {
             value={job.inspectionPeriodEndsOn}
           />
           <Field name="inspector" label="Inspector" value={job.inspector} />
+          <Field name="agent" label="Agent" value={job.agent} />
+          <Field name="attended" label="Who was there" value={job.attended} />
+          <Field name="weather" label="Weather" value={job.weather} />
           <Select
             name="purpose"
             label="Asked for by"

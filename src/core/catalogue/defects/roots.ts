@@ -40,14 +40,13 @@ const severity: SeverityRow = {
 
 function sayRoots({ facts }: Seen): string {
   const fill = sayShare(facts, 'pipe');
-  const way =
-    facts.locus === 'barrel'
-      ? ' They come through the pipe wall, not at a joint.'
-      : facts.locus === 'joint'
-        ? ' They come in at a joint.'
-        : '';
-  const debris = facts.holdsDebris ? ' They hold waste.' : '';
-  return `${fill ? `Roots fill${fill}.` : 'Roots grow into the pipe.'}${way}${debris}`;
+  const ways = [
+    ...(facts.locus === 'barrel' ? ['come through the pipe wall, not at a joint'] : []),
+    ...(facts.locus === 'joint' ? ['come in at a joint'] : []),
+    ...(facts.holdsDebris ? ['are catching waste'] : []),
+  ];
+  const more = ways.length > 0 ? ` They ${ways.join(', and ')}.` : '';
+  return `${fill ? `Roots fill${fill}.` : 'Roots grow into the pipe.'}${more.replace('joint, and', 'joint and')}`;
 }
 
 const forms = {

@@ -148,9 +148,7 @@ export function usableCleanouts({
 }
 
 /** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
-export function readSurface(
-  scene: Scene,
-): {
+export function readSurface(scene: Scene): {
   readonly what: string;
   readonly where: string;
   readonly offsetFt: number | null;

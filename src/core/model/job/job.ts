@@ -22,6 +22,12 @@ export type Job = {
   readonly dayBasis?: (typeof DAY_BASES)[number];
   readonly inspector: string;
   readonly client: string;
+  /** The buyer's agent, or another who hands the report on. */
+  readonly agent?: string;
+  /** Who was there while the line was looked at, in words. */
+  readonly attended?: string;
+  /** The weather of the day and of those before it, in words. */
+  readonly weather?: string;
   /** Where the owner's duty ends. */
   readonly responsibility: (typeof RESPONSIBILITIES)[number];
   /** The run whose access has station 0; absent or empty: chosen from the runs. */

@@ -7,6 +7,7 @@ import {
   THRESHOLD_TABLE,
   type Thresholds,
 } from '../../catalogue/severity/thresholds';
+import { firmSchema } from '../firm/firm.schema';
 import { priceBookSchema } from '../prices/price-book.schema';
 import { ASSUMPTION_KEYS, ASSUMPTION_TABLE, type AssumptionKey } from './assumptions';
 import { holidaysSchema, reportOptionsSchema } from './report-options.schema';
@@ -53,5 +54,6 @@ export const settingsSchema = Joi.object({
   priceBook: priceBookSchema,
   assumptions: assumptionsSchema,
   report: reportOptionsSchema,
+  firm: firmSchema,
   holidays: holidaysSchema,
 });

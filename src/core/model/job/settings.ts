@@ -1,5 +1,6 @@
 import { type Material } from '../../catalogue/materials/index';
 import { type Thresholds } from '../../catalogue/severity/thresholds';
+import type { Firm } from '../firm/firm';
 import { CHERT_BOOK, type PriceBook } from '../prices/price-book';
 import { type Assumptions } from './assumptions';
 import {
@@ -39,6 +40,8 @@ export type Settings = {
   readonly assumptions: Partial<Assumptions>;
   /** What the report shows, where it is not as usual. */
   readonly report: Partial<ReportOptions>;
+  /** Who signs the report, and the words that go with it; the inspector's own firm where the job keeps none. */
+  readonly firm: Firm;
   /** Days that are kept otherwise than the federal calendar says. */
   readonly holidays: Holidays;
 };
@@ -49,6 +52,7 @@ export const OWN_OF_JOB: readonly (keyof Settings)[] = [
   'priceBook',
   'assumptions',
   'report',
+  'firm',
   'holidays',
 ];
 
@@ -70,6 +74,7 @@ export const DEFAULT_SETTINGS: Settings = {
   priceBook: CHERT_BOOK,
   assumptions: {},
   report: {},
+  firm: {},
   holidays: NO_HOLIDAYS,
 };
 

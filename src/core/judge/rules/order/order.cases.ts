@@ -20,11 +20,11 @@ const driveway = (readingFt: number): Said => ({
 
 export const ORDER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
   'upkeep-or-repair': [
-    { fires: line([roots(0.2)]), spares: line([roots(0.05)]), says: /count the backups too/ },
+    { fires: line([roots(0.2)]), spares: line([roots(0.05)]), says: /a backup now and then/ },
     {
       fires: line([roots(0.2)]),
       spares: line([roots(0.2)], { job: { profile: 'renew-first' } }),
-      says: /against one repair/,
+      says: /more than one repair/,
     },
   ],
   'look-then-decide': [

@@ -16,7 +16,7 @@ export const upkeepOrRepair: Rule = {
         adviceWith(
           CLEANING,
           finding,
-          'Weigh upkeep for as long as you keep the house against one repair: count the backups too.',
+          'Over the years, upkeep and a backup now and then can cost more than one repair: compare both.',
         ),
       ),
 };

@@ -1,6 +1,7 @@
 import { assess } from '#core/assess';
+import { withFirm } from '#core/model/firm/with-firm';
 import { reportOptions } from '#core/model/job/settings';
-import { composeDocuments, READERS } from '#core/report/documents';
+import { composeDocuments, READERS, withMore } from '#core/report/documents';
 import { drawForReport } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
 import { database, dataFolder } from '#server/database';
@@ -9,12 +10,13 @@ import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
 import { compareWithEarlier } from '#server/issue-report';
+import { loadPreferences } from '#server/preferences';
 import { loadStills } from '#server/stills';
 import { printPdf } from '../../../../pdf/print-pdf';
 
 /** The report as it stands, as PDF: a draft, and says so on each page. */
 export const GET = endpoint(async (context) => {
-  const inspection = knownInspection(context);
+  const inspection = withFirm(knownInspection(context), loadPreferences(database()).firm);
   const wanted = context.url.searchParams.get('reader') ?? 'buyer';
   const reader = READERS.find((one) => one === wanted);
   if (!reader) throw refuseUnknown('reader of a report');
@@ -25,7 +27,7 @@ export const GET = endpoint(async (context) => {
   const bytes = await printPdf({
     title: job.title,
     author: job.inspector,
-    blocks: [...composeDocuments(assessment)[reader], ...more],
+    blocks: withMore(composeDocuments(assessment)[reader], more),
     section: drawForReport(assessment).paper,
     paper: reportOptions(assessment.settings).paper,
     footer: `${property.address} · draft, not issued`,

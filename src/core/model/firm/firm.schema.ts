@@ -1,0 +1,28 @@
+import Joi from 'joi';
+import { day, line, prose } from '../../base/joi';
+import { FIRM_TEXTS } from './firm';
+
+/** The longest picture kept as text, characters: some 70 kB of a small PNG or JPEG. */
+const LONGEST_PICTURE = 95_000;
+
+const PICTURE = /^data:image\/(png|jpeg);base64,[A-Za-z0-9+/]+={0,2}$/;
+
+const picture = () =>
+  Joi.string()
+    .max(LONGEST_PICTURE)
+    .custom((value: string, helpers) =>
+      PICTURE.test(value) ? value : helpers.error('chert.picture'),
+    );
+
+export const firmSchema = Joi.object({
+  name: line(120),
+  address: line(300),
+  phone: line(60),
+  email: line(200),
+  license: line(200),
+  inspector: line(120),
+  logo: picture(),
+  signature: picture(),
+  texts: Joi.object(Object.fromEntries(FIRM_TEXTS.map((part) => [part, prose()]))),
+  textsOn: day(),
+});

@@ -1,0 +1,53 @@
+/** A picture kept as text: "data:image/png;base64,…". */
+export type PictureUrl = string;
+
+/** The parts of what a firm has to say of its inspections, in the order in which they are printed. */
+export const FIRM_TEXTS = ['standard', 'limits', 'reliance', 'terms'] as const;
+export type FirmText = (typeof FIRM_TEXTS)[number];
+
+/** Who inspects and signs: printed in every report, as far as it is filled in. */
+export type Firm = {
+  readonly name?: string;
+  readonly address?: string;
+  readonly phone?: string;
+  readonly email?: string;
+  /** As it is printed, with the state and kind ("TX home inspector 1234"). */
+  readonly license?: string;
+  /** Who signs where a job names nobody else. */
+  readonly inspector?: string;
+  readonly logo?: PictureUrl;
+  readonly signature?: PictureUrl;
+  /** The firm's or the state's own words, where they are not Chert's; an empty one is not printed. */
+  readonly texts?: Partial<Readonly<Record<FirmText, string>>>;
+  /** The day on which the texts were last changed: their version. */
+  readonly textsOn?: string;
+};
+
+export const FIRM_TEXT_TITLES: Readonly<Record<FirmText, string>> = {
+  standard: 'What was looked at',
+  limits: 'What was not looked at',
+  reliance: 'For whom this report is',
+  terms: 'Terms',
+};
+
+/** A sober start, to be read by the firm's lawyer before anybody relies on it. */
+export const CHERT_TEXTS: Readonly<Record<FirmText, string>> = {
+  standard:
+    'A camera was passed through the sewer as far as it would go from the openings named in this report. What it showed on that day is told here, with its place, its likely cause and what to do.',
+  limits:
+    'Only the inside of the pipe was seen, and only where this report says so. The ground, the outside of the pipe, its strength and what lies beyond the point that was reached were not inspected. Nothing was dug up, taken apart or tested under pressure. A sewer can change the day after.',
+  reliance:
+    'This report was made for the person named in it, for the decision it names. Others who read it should have the sewer looked at for themselves.',
+  terms:
+    'This is an opinion after a look, not a guarantee. Prices are planning figures and no offer. Licensed contractors and the local authority have the last word on what is done and how.',
+};
+
+/** What a firm says under a title; `null` where it says nothing. */
+export function firmText({ texts = {} }: Firm, part: FirmText): string | null {
+  const said = texts[part] ?? CHERT_TEXTS[part];
+  return said.trim() === '' ? null : said;
+}
+
+/** A firm's name and what reaches it, in one line ("12 Hill Road · 555 0100 · office@hill.example"). */
+export const contactLine = ({ address, phone, email }: Firm): string =>
+  [address, phone, email].filter(Boolean).join(' · ');
