@@ -156,7 +156,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
     case 'pictures':
       return (
         <View style={styles.part} {...mark(block.title)}>
-          <Text style={styles.heading} minPresenceAhead={190}>
+          <Text style={styles.heading} minPresenceAhead={130}>
             {block.title}
           </Text>
           <View style={styles.pictures}>

@@ -89,8 +89,8 @@ export const styles = StyleSheet.create({
   term: { flexDirection: 'row', gap: 10, marginBottom: 2 },
   word: { width: 120, fontWeight: 700 },
   pictures: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
-  picture: { width: 246 },
-  pictureImage: { width: 246, height: 164, objectFit: 'contain', backgroundColor: '#e9e3d4' },
+  picture: { width: 162 },
+  pictureImage: { width: 162, height: 102, objectFit: 'cover', borderRadius: 2 },
   footer: {
     position: 'absolute',
     bottom: 24,

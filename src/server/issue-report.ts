@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { Temporal } from 'temporal-polyfill';
 import { ulid } from 'ulid';
@@ -45,6 +46,8 @@ export type IssueWish = {
 };
 
 const PDF = 'application/pdf';
+/** Digits of the hash of a report's content that stand on each of its pages. */
+const CONTENT_DIGITS = 12;
 /** The decision that keeps the numbers of findings that were issued. */
 const NUMBERS = 'issued-numbers';
 
@@ -145,7 +148,10 @@ export async function issueReport(
   });
   const text = writeInspectionFile(inspection);
   const { paper } = reportOptions(assessment.settings);
-  const footer = `${inspection.property.address} · version ${number}, issued ${sayInstant(issuedAt)}`;
+  const tree = Buffer.from(JSON.stringify(frozen));
+  // The seal is over the PDFs as well; what they can carry themselves is the hash of what they print.
+  const content = createHash('sha256').update(tree).digest('hex').slice(0, CONTENT_DIGITS);
+  const footer = `${inspection.property.address} · version ${number}, issued ${sayInstant(issuedAt)} · content ${content}`;
   const at = new Date(nowMs);
   const pdfs = await Promise.all(
     READERS.map(async (reader): Promise<IssuedFile> => {
@@ -163,7 +169,7 @@ export async function issueReport(
     }),
   );
   const files: IssuedFile[] = [
-    { name: TREE, type: 'application/json', bytes: Buffer.from(JSON.stringify(frozen)) },
+    { name: TREE, type: 'application/json', bytes: tree },
     { name: 'inspection.chert.json', type: 'application/json', bytes: Buffer.from(text) },
     { name: 'calendar.ics', type: 'text/calendar', bytes: Buffer.from(writeCalendar(assessment)) },
     ...pdfs,

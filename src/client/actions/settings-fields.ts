@@ -3,7 +3,10 @@ import type { JudgementFields } from './judgement-fields';
 
 type Skid = { readonly name: string };
 /** Settings as the form holds them. */
-export type SettingsFields = Omit<Preferences, 'equipment' | 'judgement' | 'priceBooks'> & {
+export type SettingsFields = Omit<
+  Preferences,
+  'equipment' | 'judgement' | 'priceBooks' | 'firm'
+> & {
   equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
   judgement: JudgementFields;
 };

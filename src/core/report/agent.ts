@@ -12,6 +12,20 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 /** How many limits one page has room for. */
 const LIMITS = 3;
 
+/** What nobody could see, beside the worst as it looks; the list alone where there is no still. */
+function composeUnseen({ limits, blocks }: Report): Block[] {
+  const more = limits.length - LIMITS;
+  const items = [
+    ...limits.slice(0, LIMITS),
+    ...(more > 0 ? [`And ${more} more: see the report.`] : []),
+  ];
+  const glance = blocks.find((block) => block.kind === 'glance');
+  const title = 'What nobody could see';
+  if (glance?.picture)
+    return [{ ...glance, rows: items.length > 0 ? [{ title, text: items.join(' ') }] : [] }];
+  return items.length > 0 ? [{ kind: 'list', title, items }] : [];
+}
+
 /** One page for the agent: what to ask for, by when, and what nobody could see. */
 export function composeAgentPage(
   report: Report,
@@ -39,12 +53,7 @@ export function composeAgentPage(
     isPriced && asks.length > 1 && plan.cost.high > 0
       ? [`All of it: ${sayRange(plan.cost)}, planning figures.`]
       : [];
-  const worst = report.blocks.flatMap((block): Block[] =>
-    block.kind === 'glance' && block.picture ? [{ ...block, rows: [] }] : [],
-  );
   const dated: readonly Step[] = report.steps;
-  const limits = report.limits.slice(0, LIMITS);
-  const more = report.limits.length - limits.length;
   return [
     masthead!,
     headline!,
@@ -55,16 +64,7 @@ export function composeAgentPage(
     },
     ...composeStops(stops, names),
     { kind: 'steps', title: 'By when', steps: dated },
-    ...worst,
-    ...(limits.length > 0
-      ? [
-          {
-            kind: 'list',
-            title: 'What nobody could see',
-            items: [...limits, ...(more > 0 ? [`And ${more} more: see the report.`] : [])],
-          } as const,
-        ]
-      : []),
+    ...composeUnseen(report),
     {
       kind: 'list',
       title: 'Please note',

@@ -7,16 +7,18 @@ type Props = {
   readonly query: string;
   /** When everything was backed up last, in words, and whether somebody should look after it. */
   readonly backup: { readonly text: string; readonly isTrouble: boolean };
+  readonly firstRun?: ReactNode;
   readonly newJob?: ReactNode;
   readonly importFile?: ReactNode;
   readonly practice?: ReactNode;
 };
 
 /** Jobs at work, all jobs, and the ways to start one. */
-export function DeskPage({ desk, query, backup, newJob, importFile, practice }: Props) {
+export function DeskPage({ desk, query, backup, firstRun, newJob, importFile, practice }: Props) {
   return (
     <main className={styles['desk']}>
       <div className={styles['lists']}>
+        {firstRun}
         <section aria-labelledby="at-work">
           <h1 id="at-work" className={styles['title']}>
             At work

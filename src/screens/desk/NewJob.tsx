@@ -39,15 +39,18 @@ const WANTED: Partial<Record<keyof Fields, string>> = {
 /** Books a job: property, client, when, the end of the inspection period, scope. */
 export function NewJob({
   responsibility,
+  inspector,
 }: {
   /** Where the owner's duty usually ends here. */
   readonly responsibility: Booking['responsibility'];
+  /** Who usually inspects. */
+  readonly inspector: string;
 }) {
   const id = useId();
   const ready = useReady();
   const { register, handleSubmit, setError, formState } = useForm<Fields>({
     defaultValues: {
-      inspector: '',
+      inspector,
       time: '09:00',
       scope: 'lateral',
       responsibility,

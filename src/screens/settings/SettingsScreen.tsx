@@ -76,6 +76,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
       },
       judgement: fromFields(judgement),
       ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
+      ...(stored.firm ? { firm: stored.firm } : {}),
     };
     const { error } = preferencesSchema.validate(wanted, VALIDATION);
     setKept(false);
@@ -174,6 +175,13 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
           <Add onClick={() => words.append({ says: '', means: '' })}>Add a word</Add>
         </section>
         <JudgementPart register={register} />
+        <section className={styles['part']} aria-labelledby="firm-title">
+          <h2 id="firm-title">Your firm</h2>
+          <p>
+            Who signs, with license, logo, signature and terms, is set up on{' '}
+            <a href="/firm">Your firm</a>.
+          </p>
+        </section>
         <section className={styles['part']} aria-labelledby="prices-title">
           <h2 id="prices-title">Prices</h2>
           <p>
@@ -186,7 +194,11 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
           onTrouble={setTrouble}
           onRead={(read) => {
             reset(fieldsOf(read));
-            setStored((now) => (read.priceBooks ? { ...now, priceBooks: read.priceBooks } : now));
+            setStored((now) => ({
+              ...now,
+              ...(read.priceBooks ? { priceBooks: read.priceBooks } : {}),
+              ...(read.firm ? { firm: read.firm } : {}),
+            }));
             setTrouble([]);
             setKept(false);
           }}

@@ -1,0 +1,43 @@
+import { CHERT_TEXTS, type Firm, FIRM_TEXTS, type FirmText } from '#core/model/firm/firm';
+import { sameJson } from '#core/model/job/edits';
+import type { TypedFields } from './typed';
+
+const LINES = ['name', 'address', 'phone', 'email', 'license', 'inspector'] as const;
+
+/** The pictures of a firm, as its form holds them; `null`: none. */
+export type FirmPictures = { readonly logo: string | null; readonly signature: string | null };
+
+/** The firm's own words: those that are Chert's are not kept, so that they follow Chert's. */
+function readTexts({ text }: TypedFields): NonNullable<Firm['texts']> {
+  return Object.fromEntries(
+    FIRM_TEXTS.map((part): [FirmText, string] => [part, text(`text-${part}`)]).filter(
+      ([part, said]) => said !== CHERT_TEXTS[part],
+    ),
+  );
+}
+
+/**
+ * The firm as its form says it; what is left empty is left out.
+ *
+ * @param today the day on which it is said: new words are a new version.
+ */
+export function readFirm(
+  typed: TypedFields,
+  pictures: FirmPictures,
+  before: Firm,
+  today: string,
+): Firm {
+  const lines = LINES.flatMap((field) =>
+    typed.text(field) === '' ? [] : [[field, typed.text(field)] as const],
+  );
+  const texts = readTexts(typed);
+  const isSame = sameJson(texts, before.texts ?? {});
+  const textsOn = isSame ? before.textsOn : today;
+  return {
+    ...Object.fromEntries(lines),
+    ...(pictures.logo === null ? {} : { logo: pictures.logo }),
+    ...(pictures.signature === null ? {} : { signature: pictures.signature }),
+    ...(Object.keys(texts).length > 0 ? { texts } : {}),
+    ...(textsOn === undefined ? {} : { textsOn }),
+  };
+}

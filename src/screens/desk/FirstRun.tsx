@@ -1,0 +1,30 @@
+import { useState } from 'react';
+import { sendJson } from '#client/api';
+import { useReady } from '../shared/useReady';
+import styles from './DeskPage.module.css';
+
+/** Asks who signs the reports, once, until somebody has said or waved it off. */
+export function FirstRun() {
+  const ready = useReady();
+  const [isOff, setOff] = useState(false);
+  if (isOff) return null;
+  const waveOff = async () => {
+    const sent = await sendJson('PATCH', '/api/preferences', { firm: {} });
+    setOff(sent.state === 'ok');
+  };
+  return (
+    <aside className={styles['first']} aria-labelledby="first-run">
+      <h2 id="first-run">Who signs your reports?</h2>
+      <p>
+        Name, license and phone go at the head of every report. It takes a minute, and can be done
+        later in Settings.
+      </p>
+      <p>
+        <a href="/firm">Set up your firm</a>
+        <button type="button" disabled={!ready} onClick={() => void waveOff()}>
+          Not now
+        </button>
+      </p>
+    </aside>
+  );
+}

@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { type FirmPictures, readFirm } from '#client/actions/firm';
+import { sendJson } from '#client/api';
+import { CHERT_TEXTS, type Firm, FIRM_TEXT_TITLES, FIRM_TEXTS } from '#core/model/firm/firm';
+import { Field, Troubles } from '../shared/Fields';
+import { Form } from '../shared/Form';
+import type { Typed } from '../shared/form-data';
+import form from '../shared/form.module.css';
+import { useReady } from '../shared/useReady';
+import styles from './FirmScreen.module.css';
+import { PictureField } from './PictureField';
+
+type Props = { readonly firm: Firm | undefined };
+
+/** Who signs the reports: what matters first, the rest when somebody likes. */
+export function FirmScreen({ firm = {} }: Props) {
+  const ready = useReady();
+  const [stored, setStored] = useState(firm);
+  const [pictures, setPictures] = useState<FirmPictures>({
+    logo: firm.logo ?? null,
+    signature: firm.signature ?? null,
+  });
+  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const [isSaved, setSaved] = useState(false);
+  const setPicture = (part: keyof FirmPictures) => (url: string | null) => {
+    setPictures((now) => ({ ...now, [part]: url }));
+    setSaved(false);
+  };
+
+  const save = async (typed: Typed) => {
+    const today = new Date().toLocaleDateString('sv');
+    const wanted = readFirm(typed, pictures, stored, today);
+    const sent = await sendJson('PATCH', '/api/preferences', { firm: wanted });
+    setSaved(sent.state === 'ok');
+    if (sent.state === 'ok') {
+      setStored(wanted);
+      setTrouble([]);
+    } else
+      setTrouble([
+        sent.state === 'refused'
+          ? sent.message
+          : 'Chert’s server does not answer. Nothing you typed is lost; try again.',
+      ]);
+  };
+
+  return (
+    <Form className={styles['firm']} onTyped={save} onChange={() => setSaved(false)}>
+      <fieldset className={form['whole']} disabled={!ready}>
+        <section className={styles['part']} aria-labelledby="who-title">
+          <h2 id="who-title">Who signs</h2>
+          <p>It stands at the head and foot of every report. What you leave empty is left out.</p>
+          <div className={styles['grid']}>
+            <Field name="name" label="Firm" value={stored.name} />
+            <Field name="inspector" label="Your name" value={stored.inspector} />
+            <Field name="license" label="License" value={stored.license} hint="As it is printed" />
+            <Field name="phone" label="Phone" value={stored.phone} />
+            <Field name="email" label="E-mail" value={stored.email} />
+            <Field name="address" label="Address" value={stored.address} />
+          </div>
+        </section>
+        <section className={styles['part']} aria-labelledby="pictures-title">
+          <h2 id="pictures-title">Logo and signature</h2>
+          <div className={styles['grid']}>
+            <PictureField label="Logo" url={pictures.logo} onPicture={setPicture('logo')} />
+            <PictureField
+              label="Signature"
+              url={pictures.signature}
+              onPicture={setPicture('signature')}
+            />
+          </div>
+        </section>
+        <section className={styles['part']} aria-labelledby="words-title">
+          <h2 id="words-title">Standard, limits and terms</h2>
+          <p>
+            <strong>Have these read by your lawyer.</strong> They are Chert’s sober start, not legal
+            advice; put in what your state or association asks for. An empty one is not printed.
+            {stored.textsOn && ` Yours are of ${stored.textsOn}.`}
+          </p>
+          {FIRM_TEXTS.map((part) => (
+            <div key={part} className={form['field']}>
+              <label htmlFor={`text-${part}`}>{FIRM_TEXT_TITLES[part]}</label>
+              <textarea
+                id={`text-${part}`}
+                name={`text-${part}`}
+                rows={4}
+                defaultValue={stored.texts?.[part] ?? CHERT_TEXTS[part]}
+              />
+            </div>
+          ))}
+        </section>
+        <Troubles list={trouble} />
+        <div className={styles['acts']}>
+          <button className={form['act']} type="submit">
+            Save
+          </button>
+          {isSaved && (
+            <p role="status">
+              Saved. Reports that are issued from now on carry it. <a href="/">Back to the jobs</a>
+            </p>
+          )}
+        </div>
+      </fieldset>
+    </Form>
+  );
+}
