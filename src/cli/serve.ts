@@ -2,11 +2,13 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { database, dataFolder } from '#server/database';
+import { smtpSettings } from '#server/delivery/smtp';
 import { createFront, type FrontWishes } from '#server/front/front';
 import { openPool } from '#server/front/pool';
 import { installationOf } from '#server/installation';
 import { noteRunning } from '#server/running';
 import { keepBackups } from './keep-backups';
+import { keepDelivering } from './keep-delivering';
 import { sayStartTrouble } from './start-trouble';
 import { warmUp } from './warm-up';
 
@@ -42,6 +44,17 @@ function openData(): string {
 }
 
 const token = openData();
+/** The mail service of the environment; what is wrong with it is said before anything starts. */
+function openMail(): ReturnType<typeof smtpSettings> {
+  try {
+    return smtpSettings(process.env);
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : String(error));
+    process.exit(NOT_READY);
+  }
+}
+
+const smtp = openMail();
 const text = process.env['CHERT_ORIGIN'];
 const origin = text ? new URL(text) : null;
 const { handler } = (await import(pathToFileURL(entry).href)) as {
@@ -65,6 +78,7 @@ server.listen(port, host, () => {
   if (origin) console.log(`Token, asked for once by each browser elsewhere: ${token}`);
   void warmUp(handler);
   keepBackups(dataFolder(), root);
+  keepDelivering(smtp);
 });
 
 /** Stops taking, lets what is under way end, and leaves the database in one file. */

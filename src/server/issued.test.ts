@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import type { Inspection } from '#core/model/job/inspection';
 import { demoInspection } from '#core/testing/demo-inspections';
-import { findAttachment, listOutbox, simulatedOutbox } from './delivery/outbox';
+import { fileMessage, findAttachment, listOutbox } from './delivery/outbox';
 import { storeEdits } from './edits';
 import { loadInspection, storeInspection } from './inspections';
 import { issueReport, type IssueWish, type Print } from './issue-report';
@@ -246,24 +246,23 @@ describe('a link', () => {
   });
 });
 
-it('the outbox keeps a message with its attachments, and nothing leaves', async () => {
+it('the outbox keeps a message with its attachments, and nothing leaves', () => {
   put(alder);
-  const mail = simulatedOutbox(
-    its.db,
-    JOB,
-    () => 'M1',
-    () => '2026-11-06T22:00:00Z',
-  );
   const attachments = [{ name: 'buyer.pdf', type: 'application/pdf', bytes: Buffer.from('pdf') }];
-  const receipt = await mail.send({
-    to: 'a@b.example',
-    subject: 'S',
-    text: '<b>hi</b>',
-    attachments,
+  const message = { to: 'a@b.example', subject: 'S', text: '<b>hi</b>', attachments };
+  fileMessage(its.db, message, {
+    id: 'M1',
+    jobId: JOB,
+    at: '2026-11-06T22:00:00Z',
+    isWaiting: false,
   });
-  expect(receipt).toEqual({ id: 'M1', acceptedAt: '2026-11-06T22:00:00Z' });
   expect(listOutbox(its.db, JOB)).toMatchObject([
-    { to: 'a@b.example', text: '<b>hi</b>', attachments: [{ name: 'buyer.pdf', size: 3 }] },
+    {
+      to: 'a@b.example',
+      text: '<b>hi</b>',
+      state: 'kept',
+      attachments: [{ name: 'buyer.pdf', size: 3 }],
+    },
   ]);
   expect(listOutbox(its.db, 'another')).toEqual([]);
   expect(findAttachment(its.db, 'M1', 0)!.bytes.toString()).toBe('pdf');

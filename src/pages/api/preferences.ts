@@ -20,7 +20,7 @@ export const GET = endpoint(() => answer(loadPreferences(database())));
 
 /** Changes the parts that are given; what another screen changed meanwhile stands beside them. */
 export const PATCH = endpoint(async ({ request }) => {
-  const change = await readJson(request, BODY_LIMITS.record);
+  const change = await readJson(request, BODY_LIMITS.file);
   if (change === null || typeof change !== 'object' || Array.isArray(change)) {
     const fault: Fault = {
       path: 'preferences',

@@ -12,6 +12,15 @@ type Props = {
   readonly inspector: string;
 };
 
+/** What became of a message, by how it stands in the outbox. */
+const SAID: Readonly<Record<string, string>> = {
+  kept: 'Sent: it stands in the outbox.',
+  sent: 'Sent: the mail service has taken it.',
+  waiting: 'The mail service did not take it yet. It is tried again by itself: see the outbox.',
+  bounced: 'It bounced: the mail service will not take it. See the outbox.',
+  failed: 'It was given up. See the outbox.',
+};
+
 /** Sends the issued report. The mail service that ships is simulated: messages stand in the outbox. */
 export function Send({ jobId, title, headline, inspector }: Props) {
   const [said, setSaid] = useState<string | null>(null);
@@ -27,7 +36,7 @@ export function Send({ jobId, title, headline, inspector }: Props) {
     setSaid(null);
     if (sent.state === 'ok') {
       setTrouble([]);
-      setSaid('Sent: it stands in the outbox.');
+      setSaid(SAID[(sent.value as { readonly state?: string }).state ?? 'kept'] ?? SAID['kept']!);
       return;
     }
     setTrouble(

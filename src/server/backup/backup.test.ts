@@ -161,13 +161,13 @@ describe('a backup', () => {
     const path = join(folder, 'old.db');
     copyFileSync(join(data, 'chert.db'), path);
     const old = openDatabase(path);
-    old.pragma('user_version = 3');
+    old.pragma('user_version = 4');
     old.exec(
-      'DROP TABLE installation; DROP TABLE changes; DROP TRIGGER edits_are_never_edited; DROP TRIGGER edits_are_never_deleted; DROP TABLE edits; ALTER TABLE jobs DROP COLUMN rev; ALTER TABLE jobs DROP COLUMN removed_at; ALTER TABLE jobs DROP COLUMN file_ids; ALTER TABLE share_links DROP COLUMN reader',
+      'DROP INDEX outbox_waiting; ALTER TABLE outbox DROP COLUMN state; ALTER TABLE outbox DROP COLUMN tries; ALTER TABLE outbox DROP COLUMN answer; ALTER TABLE outbox DROP COLUMN next_try_at',
     );
     old.close();
     openDatabase(path).close();
-    expect(existsSync(join(folder, 'backups', 'before-migration-4.db'))).toBe(true);
+    expect(existsSync(join(folder, 'backups', 'before-migration-5.db'))).toBe(true);
   });
 });
 

@@ -10,10 +10,16 @@ export type Message = {
 };
 
 /** What a mail service says when it has taken a message. */
-export type Receipt = { readonly id: string; readonly acceptedAt: string };
+export type Receipt = { readonly answer: string };
 
-/**
- * The door to a mail service. A real one speaks SMTP or a provider's API behind it; the one that ships
- * keeps messages in the outbox, where they can be looked at. It throws when a message is not taken.
- */
-export type MailAdapter = { readonly send: (message: Message) => Promise<Receipt> };
+/** Why a mail service did not take a message, and whether it ever will. */
+export class NotTaken extends Error {
+  readonly isFinal: boolean;
+  constructor(message: string, isFinal: boolean) {
+    super(message);
+    this.isFinal = isFinal;
+  }
+}
+
+/** The door to a mail service. What it does not take it throws, as `NotTaken`. */
+export type MailAdapter = { readonly send: (message: Message, id: string) => Promise<Receipt> };

@@ -1,7 +1,10 @@
 import type { Database } from 'better-sqlite3';
-import type { Attachment, MailAdapter } from './mail';
+import type { Attachment, Message } from './mail';
 
-/** A message in the simulated outbox. */
+/** How a message stands. `kept`: no mail service is set up, and it stays here. */
+export type MessageState = 'kept' | 'waiting' | 'sent' | 'bounced' | 'failed';
+
+/** A message in the outbox. */
 export type Sent = {
   readonly id: string;
   readonly jobId: string | null;
@@ -9,6 +12,11 @@ export type Sent = {
   readonly subject: string;
   readonly text: string;
   readonly sentAt: string;
+  readonly state: MessageState;
+  readonly tries: number;
+  /** What the mail service said last; empty before it said anything. */
+  readonly answer: string;
+  readonly nextTryAt: string | null;
   readonly attachments: readonly {
     readonly name: string;
     readonly type: string;
@@ -16,45 +24,71 @@ export type Sent = {
   }[];
 };
 
-/** A mail service that keeps what it is given: nothing leaves this machine. */
-export function simulatedOutbox(
-  db: Database,
-  jobId: string,
-  newId: () => string,
-  now: () => string,
-): MailAdapter {
-  return {
-    send: async (message) => {
-      const receipt = { id: newId(), acceptedAt: now() };
-      db.transaction(() => {
-        db.prepare(
-          'INSERT INTO outbox (id, job_id, recipient, subject, body, sent_at) VALUES (?, ?, ?, ?, ?, ?)',
-        ).run(receipt.id, jobId, message.to, message.subject, message.text, receipt.acceptedAt);
-        const add = db.prepare(
-          'INSERT INTO outbox_attachments (message_id, position, name, type, bytes) VALUES (?, ?, ?, ?, ?)',
-        );
-        for (const [at, { name, type, bytes }] of message.attachments.entries())
-          add.run(receipt.id, at, name, type, bytes);
-      })();
-      return receipt;
-    },
-  };
+type Filing = {
+  readonly id: string;
+  readonly jobId: string;
+  readonly at: string;
+  /** Whether a mail service is to take it. */
+  readonly isWaiting: boolean;
+};
+
+/** Files a message with its attachments, whole, before anything is sent: none is lost on the way. */
+export function fileMessage(db: Database, message: Message, filing: Filing): void {
+  const { id, jobId, at, isWaiting } = filing;
+  db.transaction(() => {
+    db.prepare(
+      `INSERT INTO outbox (id, job_id, recipient, subject, body, sent_at, state, next_try_at)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    ).run(
+      id,
+      jobId,
+      message.to,
+      message.subject,
+      message.text,
+      at,
+      isWaiting ? 'waiting' : 'kept',
+      isWaiting ? at : null,
+    );
+    const add = db.prepare(
+      'INSERT INTO outbox_attachments (message_id, position, name, type, bytes) VALUES (?, ?, ?, ?, ?)',
+    );
+    for (const [position, { name, type, bytes }] of message.attachments.entries())
+      add.run(id, position, name, type, bytes);
+  })();
 }
 
 type Row = Omit<Sent, 'attachments'>;
+const COLUMNS = `id, job_id AS jobId, recipient AS "to", subject, body AS text, sent_at AS sentAt,
+  state, tries, answer, next_try_at AS nextTryAt`;
 
-/** What was sent, the latest first; of one job when it is named. */
+/** The messages, the latest first; of one job when it is named. */
 export function listOutbox(db: Database, jobId?: string): Sent[] {
   const rows = db
     .prepare<[string | null, string | null], Row>(
-      `SELECT id, job_id AS jobId, recipient AS "to", subject, body AS text, sent_at AS sentAt
-       FROM outbox WHERE ? IS NULL OR job_id = ? ORDER BY sent_at DESC, id DESC LIMIT 200`,
+      `SELECT ${COLUMNS} FROM outbox WHERE ? IS NULL OR job_id = ?
+       ORDER BY sent_at DESC, id DESC LIMIT 200`,
     )
     .all(jobId ?? null, jobId ?? null);
   const attachments = db.prepare<[string], Sent['attachments'][number]>(
     'SELECT name, type, length(bytes) AS size FROM outbox_attachments WHERE message_id = ? ORDER BY position',
   );
   return rows.map((row) => ({ ...row, attachments: attachments.all(row.id) }));
+}
+
+/** A filed message with all that goes with it, and how often it was tried; `null` when there is none. */
+export function loadMessage(
+  db: Database,
+  id: string,
+): (Message & Pick<Sent, 'state' | 'tries'>) | null {
+  const row = db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM outbox WHERE id = ?`).get(id);
+  if (!row) return null;
+  const attachments = db
+    .prepare<[string], Attachment>(
+      'SELECT name, type, bytes FROM outbox_attachments WHERE message_id = ? ORDER BY position',
+    )
+    .all(id);
+  const { to, subject, text, state, tries } = row;
+  return { to, subject, text, state, tries, attachments };
 }
 
 /** One attachment of a message; `null` when there is none. */

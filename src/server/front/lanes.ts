@@ -35,7 +35,8 @@ const ROUTES: readonly Route[] = [
   route(/^GET$/, `${JOB}/report\\.pdf`, 'heavy', 0),
   route(/^GET$/, `${JOB}/files/.+`, 'heavy', 0),
   route(/^GET$/, `${JOB}/file`, 'heavy', 0),
-  route(/^PUT$/, '/api/preferences', 'pages', file),
+  // A firm brings its logo and its signature.
+  route(/^PATCH$/, '/api/preferences', 'pages', file),
 ];
 
 /** Anything else: pages, lists and small records. */

@@ -4,7 +4,9 @@ import { faultsFromJoi } from '#core/base/fault';
 import { prose, VALIDATION, words } from '#core/base/joi';
 import { READERS } from '#core/report/documents';
 import { database } from '#server/database';
-import { simulatedOutbox } from '#server/delivery/outbox';
+import { deliver } from '#server/delivery/deliver';
+import { fileMessage } from '#server/delivery/outbox';
+import { smtpAdapter, smtpSettings } from '#server/delivery/smtp';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -31,7 +33,7 @@ const schema = Joi.object<Wish>({
     .required(),
 });
 
-/** Sends the issued report: into the simulated outbox, where it can be looked at. */
+/** Sends the issued report: filed in the outbox first, and handed to the mail service where one is set up. */
 export const POST = endpoint(async (context) => {
   const jobId = knownJobId(context);
   const wish = await readJson(context.request, BODY_LIMITS.record);
@@ -48,8 +50,14 @@ export const POST = endpoint(async (context) => {
   const attachments = attach.flatMap(
     (name) => findIssuedFile(database(), jobId, latest.number, name) ?? [],
   );
-  const mail = simulatedOutbox(database(), jobId, ulid, () => new Date().toISOString());
-  return answer(await mail.send({ to, subject, text, attachments }), 201);
+  const smtp = smtpSettings(process.env);
+  const id = ulid();
+  const nowMs = Date.now();
+  const at = new Date(nowMs).toISOString();
+  const message = { to, subject, text, attachments };
+  fileMessage(database(), message, { id, jobId, at, isWaiting: smtp !== null });
+  const state = smtp ? await deliver(database(), smtpAdapter(smtp), id, nowMs) : 'kept';
+  return answer({ id, acceptedAt: at, state }, 201);
 });
 
 export const ALL = endpoint(() => {
