@@ -20,6 +20,8 @@ export async function putCopy(
 ): Promise<void> {
   const file = JSON.parse(readFileSync(`demo/${demo}.chert.json`, 'utf8')) as InspectionJson;
   file.job['id'] = id;
+  // Its stills are the demo job's own.
+  for (const { entries } of file.runs) for (const entry of entries) delete entry['photoIds'];
   change(file);
   const answer = await page.request.post('/api/jobs/import', { data: file });
   expect(answer.ok()).toBe(true);

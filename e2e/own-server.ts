@@ -8,12 +8,18 @@ import { SERVER_ENV } from './server-env';
 const answers = async (url: string) => (await fetch(url).catch(() => null))?.ok ?? false;
 
 /** A server over data of its own, to be killed and started again. */
-export function ownServer(port: number) {
+export function ownServer(port: number, more: Readonly<Record<string, string>> = {}) {
   const base = `http://127.0.0.1:${port}`;
   let data = '';
   let server: ChildProcess | null = null;
 
-  const env = () => ({ ...process.env, ...SERVER_ENV, PORT: String(port), CHERT_DATA: data });
+  const env = () => ({
+    ...process.env,
+    ...SERVER_ENV,
+    ...more,
+    PORT: String(port),
+    CHERT_DATA: data,
+  });
   const cli = (name: string) => ['--import', 'tsx', `src/cli/${name}.ts`];
 
   async function start(): Promise<void> {

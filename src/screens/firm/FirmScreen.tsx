@@ -52,7 +52,7 @@ export function FirmScreen({ firm = {} }: Props) {
           <div className={styles['grid']}>
             <Field name="name" label="Firm" value={stored.name} />
             <Field name="inspector" label="Your name" value={stored.inspector} />
-            <Field name="license" label="License" value={stored.license} hint="As it is printed" />
+            <Field name="license" label="License" value={stored.license} />
             <Field name="phone" label="Phone" value={stored.phone} />
             <Field name="email" label="E-mail" value={stored.email} />
             <Field name="address" label="Address" value={stored.address} />

@@ -33,8 +33,8 @@ export function FindingView({ block, uses, stillUrl, edit }: Props) {
       <div className={styles['grade']}>
         <p>{verdict}</p>
         {price && <p className={styles['price']}>{price}</p>}
-        {isAlone && <Still place={places[0]!} stillUrl={stillUrl} />}
       </div>
+      {isAlone && <Still place={places[0]!} stillUrl={stillUrl} />}
       {!isAlone && (
         <ul className={styles['places']}>
           {places.map((place) => (
@@ -75,5 +75,12 @@ function Still({
   readonly stillUrl: Props['stillUrl'];
 }) {
   if (!picture || !stillUrl) return null;
-  return <img src={stillUrl(picture.photoId)} alt={picture.caption} loading="lazy" />;
+  return (
+    <img
+      className={styles['still']}
+      src={stillUrl(picture.photoId)}
+      alt={picture.caption}
+      loading="lazy"
+    />
+  );
 }
