@@ -1,5 +1,5 @@
-import { createRig, lensHeightIn, type RigSetup } from '#core/simulator/rig';
 import { distanceTo } from '#core/simulator/path';
+import { createRig, lensHeightIn, type RigSetup } from '#core/simulator/rig';
 import type { LateralTruth } from '#core/simulator/truth';
 import { createPicture } from '../src/picture/picture';
 

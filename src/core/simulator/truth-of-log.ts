@@ -1,6 +1,5 @@
-import { isLogged } from '../judge/finding';
 import type { Assessment } from '../judge/assessment';
-import { JOINT_FT } from './usual-lines';
+import { isLogged } from '../judge/finding';
 import {
   LATERAL_FORMAT,
   type LateralTruth,
@@ -9,6 +8,7 @@ import {
   type TruthPipe,
   type TruthZone,
 } from './truth';
+import { JOINT_FT } from './usual-lines';
 
 /** The usual fall of a drain, inches a foot. */
 const FALL_IN_PER_FT = 0.25;
@@ -87,7 +87,7 @@ function lineOf({ lateral, findings }: Assessment): TruthLine & { readonly shift
     head: 'other',
     headingDeg: 0,
     invert: [[0, 0], ...dips, [lengthFt, -FALL_IN_PER_FT * lengthFt]].filter(
-      ([atFt], index, all) => index === 0 || atFt! > all[index - 1]![0]!,
+      ([atFt], index, all) => index === 0 || atFt > all[index - 1]![0],
     ) as TruthLine['invert'],
     ground: [
       [0, 40],
@@ -129,7 +129,7 @@ export function truthOfLog(assessment: Assessment): {
       households: property.households,
       occupancy: property.occupancy,
       foundation: property.foundation,
-    } as LateralTruth['property'],
+    },
     cleanedBefore: 'none',
     lines: [line],
     accesses: [

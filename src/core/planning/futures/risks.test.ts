@@ -3,8 +3,8 @@ import { assess } from '../../assess';
 import { assumptionsInForce } from '../../model/job/assumptions';
 import { assessmentOf, type Said } from '../../testing/build';
 import { defect, lineIn, pool } from '../../testing/rules';
-import { planAsIs } from '../plans/plan';
 import { valueLooks } from '../look-value';
+import { planAsIs } from '../plans/plan';
 import { repairOf } from '../repair';
 import { type Site, siteOf } from '../site';
 import type { WorkDraft } from '../work';
@@ -74,7 +74,7 @@ describe('what may go wrong, by hand from the assumptions', () => {
 
   it('two places with roots clog little oftener than the worse: h = h₁ + (1 − 0.7) h₂', () => {
     const at = (readingFt: number) =>
-      defect('roots', { extentRatio: 0.2, locus: 'joint', readingFt }) as Said;
+      defect('roots', { extentRatio: 0.2, locus: 'joint', readingFt });
     const two = siteOf(assessmentOf([zone, at(20), at(40)]));
     const all = risks(two).filter(({ kind }) => kind === 'clog');
     expect(all).toHaveLength(1);
@@ -116,7 +116,7 @@ describe('what may go wrong, by hand from the assumptions', () => {
 
   it('what a look may show is paid with its chance, and the finding does nothing else', () => {
     const held = siteWith(
-      defect('unidentified', { readingFt: 30, certainty: 'suspected' } as never),
+      defect('unidentified', { readingFt: 30, certainty: 'suspected' }),
     );
     const look: WorkDraft = { method: 'look-again', lineId: 'main-line', fromFt: 29, toFt: 31 };
     const [value] = valueLooks(held);

@@ -1,6 +1,6 @@
 import { NEW_INSIDE, NEW_PIPE } from '../../../catalogue/method-ids';
-import { adviceWith, type Conclusion, reason } from '../conclusion';
 import { isForPurchase } from '../../../model/job/job';
+import { adviceWith, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { madeOf, stretchesOf } from './stretches';
