@@ -51,9 +51,11 @@ function sayClean(
 ): string[] {
   const cleaning = works.filter(({ method }) => methodById(method).role === 'clean');
   const what = sayList([...new Set(cleaning.map(({ method }) => PASSIVE_WORDS[method]))]);
-  const opener = works.some(({ method }) => methodById(method).role === 'prepare')
-    ? ' First the plan has a cleanout made ready for it.'
-    : '';
+  const openers = works.filter(({ method }) => methodById(method).role === 'prepare');
+  const opener =
+    openers.length > 0
+      ? ` First have ${sayList([...new Set(openers.map(({ method }) => PASSIVE_WORDS[method]))])}.`
+      : '';
   const again = everyYears === null ? '' : `, and again ${sayEvery(everyYears)}`;
   const isHeldOnly = finding.action === 'repair' || finding.action === 'urgent';
   const time = when === 'after-move-in' ? ' after you move in' : when === 'now' ? ' soon' : '';

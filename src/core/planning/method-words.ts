@@ -37,4 +37,6 @@ export const PASSIVE_WORDS: Record<MethodId, string> = {
   flush: 'the low spot flushed',
   'ramp-lip': 'the edge smoothed from inside',
   'trim-tap': 'the pipe that sticks in cut back',
+  cleanout: 'a cleanout fitted',
+  'raise-riser': 'the buried cleanout brought up to the ground',
 };

@@ -22,11 +22,12 @@ type Told = {
   readonly means: readonly string[];
   readonly course: readonly string[];
   readonly remarks: readonly string[];
+  /** How far the eye may be out; empty where it was measured. */
+  readonly byEye: readonly string[];
 };
 
-function remarksOf({ range, provisos, courtesy }: Finding): string[] {
+function remarksOf({ provisos, courtesy }: Finding): string[] {
   return [
-    ...(range ? [`Sized by eye, so ${range[0]} to ${range[1]}.`] : []),
     ...provisos.map(({ text }) => `This may change: ${text}.`),
     ...(courtesy ? ['Outside the agreed scope. For information only.'] : []),
   ];
@@ -38,6 +39,7 @@ const toldOf = (finding: Finding, course: Course): Told => ({
   means: explainFinding(finding),
   course: course.says.map(({ text }) => text),
   remarks: remarksOf(finding),
+  byEye: finding.range ? [`Sized by eye, so ${finding.range[0]} to ${finding.range[1]}.`] : [],
 });
 
 const keyOf = ({ id }: Finding) => `finding:${id}`;
@@ -90,7 +92,8 @@ export function composeFindings(
     const [first] = group as [Told, ...Told[]];
     const { finding } = first;
     const isAlone = group.length === 1;
-    const isOneSight = group.every(({ seen }) => seen === first.seen);
+    const sight = ({ seen, byEye }: Told) => [seen, ...byEye].join(' ');
+    const isOneSight = group.every((one) => sight(one) === sight(first));
     const sentences = [...(isOneSight ? [first.seen] : []), ...first.means, ...first.course];
     const computed = sentences.join(' ');
     const key = isAlone ? keyOf(finding) : `findings:${finding.kind}:${finding.id}`;
@@ -103,14 +106,14 @@ export function composeFindings(
       action: finding.action,
       title: titleOf(group, sayPlace(finding, names)),
       key,
-      places: group.map(({ finding: one, seen }): FindingPlace => ({
-        id: one.id,
-        number: one.number,
-        severity: one.severity,
-        where: capital(sayPlace(one, names)),
-        ground: sayOnGround(one, [lateral, ...branches]),
-        says: isOneSight ? null : seen,
-        picture: stills.find(({ photoId }) => one.photoIds.includes(photoId)) ?? null,
+      places: group.map((one): FindingPlace => ({
+        id: one.finding.id,
+        number: one.finding.number,
+        severity: one.finding.severity,
+        where: capital(sayPlace(one.finding, names)),
+        ground: sayOnGround(one.finding, [lateral, ...branches]),
+        says: isOneSight ? null : sight(one),
+        picture: stills.find(({ photoId }) => one.finding.photoIds.includes(photoId)) ?? null,
       })),
       sentences: text === computed ? sentences : [text],
       verdict: `${SEVERITY_WORDS[finding.severity]} · ${ACTION_WORDS[finding.action]}`,
@@ -122,7 +125,7 @@ export function composeFindings(
               assessment.findings,
             )
           : null,
-      remarks: first.remarks,
+      remarks: [...(isOneSight ? first.byEye : []), ...first.remarks],
     };
   });
 }

@@ -224,7 +224,8 @@ export function writeCallout(entry: Entry | EntryDraft, pass: Pass): string {
       `photo ${entry.photoIds.map(handle).join(' ')}`,
     entry.audioId && `voice ${handle(entry.audioId)}`,
     entry.pass !== pass && `on the way ${entry.pass}`,
-    entry.certainty && CERTAINTY_SAYS[entry.certainty],
+    // Of an end that is not the main the words would be a remark: it is said exactly.
+    entry.kind !== 'end' && entry.certainty && CERTAINTY_SAYS[entry.certainty],
     note && `note ${quote(note)}`,
   ]
     .filter((part) => part !== false && part !== undefined && part !== '')

@@ -1,0 +1,232 @@
+import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
+import { CHERT_TEXTS, type Firm } from '../model/firm/firm';
+import { withFirm } from '../model/firm/with-firm';
+import type { Inspection } from '../model/job/inspection';
+import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { demoInspection } from '../testing/demo-inspections';
+import { defect } from '../testing/rules';
+import type { Block } from './block';
+import { composeReport } from './compose';
+import { composeDocuments } from './documents';
+import { freezeReport } from './frozen';
+import { liftFrozen } from './lift-frozen';
+
+const FIRM: Firm = {
+  name: 'Marlpit Sewer Scopes',
+  phone: '555-0140',
+  license: 'HI-00000',
+  inspector: 'R. Vale',
+  texts: { terms: 'Ours.\nTwo lines.', reliance: '' },
+  textsOn: '2026-11-28',
+};
+const YARD: Said = { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 };
+const roots = (readingFt: number, extentRatio = 0.2, more = {}): Said =>
+  defect('roots', { readingFt, extentRatio, locus: 'joint', ...more });
+const jobOf = (said: readonly Said[], change: (one: Inspection) => Inspection = (one) => one) =>
+  assess(change(inspectionOf([runOf([CLAY, YARD, ...said, MAIN_AT_60])])));
+const blocksOf = (...args: Parameters<typeof jobOf>) => composeReport(jobOf(...args)).blocks;
+const of = <K extends Block['kind']>(blocks: readonly Block[], kind: K) =>
+  blocks.filter((block): block is Extract<Block, { kind: K }> => block.kind === kind);
+const listOf = (blocks: readonly Block[], title: string) =>
+  of(blocks, 'list').find((block) => block.title === title)?.items;
+
+describe('who signs', () => {
+  const signed = (one: Inspection) => withFirm(one, FIRM);
+
+  it('stands at the head and the foot, with the firm’s own words and their day', () => {
+    const blocks = blocksOf([], signed);
+    expect(of(blocks, 'masthead')[0]!.firm).toEqual({
+      name: 'Marlpit Sewer Scopes',
+      lines: ['555-0140', 'License HI-00000'],
+      logo: null,
+    });
+    expect(of(blocks, 'signature')).toEqual([
+      expect.objectContaining({ lines: ['License HI-00000', FIRM.name], signedOn: null }),
+    ]);
+    expect(listOf(blocks, 'What was looked at')).toEqual([CHERT_TEXTS.standard]);
+    expect(listOf(blocks, 'Terms')).toEqual([
+      'Ours.',
+      'Two lines.',
+      'These words are of 28 November 2026.',
+    ]);
+    // An empty one is not printed.
+    expect(listOf(blocks, 'For whom this report is')).toBeUndefined();
+  });
+
+  it('is left out cleanly where nobody said it', () => {
+    const blocks = blocksOf([], (one) => ({ ...one, job: { ...one.job, inspector: '' } }));
+    expect(of(blocks, 'masthead')[0]!.firm).toBeNull();
+    expect(of(blocks, 'signature')).toEqual([]);
+    expect(JSON.stringify(blocks)).not.toMatch(/undefined|Agent:|Weather:|License [A-Z]/);
+  });
+
+  it('a job’s own firm stands over that of today', () => {
+    const kept = { ...inspectionOf([]), settings: { firm: { name: 'Before' } } };
+    expect(withFirm(kept, FIRM).settings.firm).toEqual({ name: 'Before' });
+    expect(withFirm(kept, undefined)).toBe(kept);
+  });
+
+  it('says for whom, when, with whom, in what weather and with what', () => {
+    const items = listOf(
+      composeReport(assess(demoInspection('alder-bend'))).blocks,
+      'How it was inspected',
+    )!;
+    expect(items.slice(0, 6)).toEqual([
+      'For The Okafor family.',
+      'Agent: T. Penhallow.',
+      'Looked at on 3 November 2026, from 9:00 am.',
+      'There: the buyer.',
+      'Weather: dry, 61 °F; light rain two days before.',
+      'Equipment: push camera, standard head, skid.',
+    ]);
+  });
+
+  it('signs on the day of issue, and not before', () => {
+    const frozen = freezeReport(jobOf([], signed), {
+      number: 1,
+      issuedAt: '2026-11-30T09:00:00-08:00',
+      reason: '',
+      before: null,
+      stills: [],
+    });
+    expect(of(frozen.documents.buyer, 'signature')[0]!.signedOn).toBe('2026-11-30');
+  });
+});
+
+describe('findings that are alike', () => {
+  const places = (said: readonly Said[], change?: (one: Inspection) => Inspection) =>
+    of(blocksOf(said, change), 'finding').map(({ places: all }) => all.map(({ number }) => number));
+
+  it('of one kind, grade and course are told together, each with its place', () => {
+    const [block] = of(blocksOf([roots(20), roots(30), roots(40)]), 'finding');
+    expect(block!.title).toBe('Roots at three places');
+    expect(block!.places.map(({ where }) => where)).toEqual([
+      'At 20 ft, under the yard',
+      'At 30 ft, under the yard',
+      'At 40 ft, under the yard',
+    ]);
+    expect(block!.sentences.filter((one) => /Roots fill/.test(one))).toHaveLength(1);
+    expect(block!.price).toMatch(/^\$[\d.k–]+ each time$/);
+  });
+
+  it('say what was seen at each place where the sizes differ', () => {
+    const [block] = of(blocksOf([roots(20, 0.16), roots(30, 0.22)]), 'finding');
+    expect(block!.places.map(({ says }) => says)).toEqual([
+      expect.stringContaining('16%'),
+      expect.stringContaining('22%'),
+    ]);
+    expect(block!.sentences.join(' ')).not.toMatch(/fill/);
+  });
+
+  it('are not told together where the grade differs, or the words of one are the inspector’s', () => {
+    expect(places([roots(20), roots(30, 0.6)])).toHaveLength(2);
+    const first = jobOf([roots(20), roots(30)]).findings[0]!;
+    const over = composeReport(jobOf([roots(20), roots(60, 0.2)])).blocks;
+    expect(over.length).toBeGreaterThan(0);
+    const worded = (one: Inspection): Inspection => ({
+      ...one,
+      decisions: [
+        {
+          id: 'D',
+          kind: 'report-wording',
+          reason: 'r',
+          key: `finding:${first.id}`,
+          text: 'Mine.',
+          over: 'x',
+        },
+      ],
+    });
+    expect(places([roots(20), roots(30)], worded)).toHaveLength(2);
+  });
+
+  it('name their marks on the ground', () => {
+    const locate: Said = {
+      kind: 'locate',
+      depthIn: 53,
+      mark: 'white x',
+      swings: [{ from: 'garage corner', distanceFt: 6.2 }],
+      readingFt: 21,
+    };
+    const [block] = of(blocksOf([roots(20), locate]), 'finding');
+    expect(block!.places[0]!.ground).toBe(
+      'On the ground: marked white x, 6.2 ft from garage corner, about 4½ ft deep.',
+    );
+  });
+});
+
+describe('the first page and the last', () => {
+  const HOLE = defect('hole', { readingFt: 30 });
+  it('say what it may cost and what could not be seen in a line each', () => {
+    const [glance] = of(blocksOf([HOLE]), 'glance');
+    expect(glance!.rows.map(({ title }) => title)).toEqual([
+      'What it may cost',
+      'What could not be seen',
+    ]);
+    expect(glance!.rows[0]!.text).toMatch(/^\$[\d.k–]+: fix what fails/);
+    const free = blocksOf([HOLE], (one) => ({
+      ...one,
+      settings: { report: { prices: false } },
+    }));
+    expect(JSON.stringify(of(free, 'glance'))).not.toContain('$');
+    expect(JSON.stringify(free)).not.toContain('$');
+  });
+
+  it('has a sheet for the closing table only where something is to be asked for, of a seller', () => {
+    const titles = (blocks: readonly Block[]) =>
+      blocks.map((block) => ('title' in block ? block.title : ''));
+    const CLOSING = 'For the closing table: repair, or a credit';
+    expect(titles(blocksOf([HOLE]))).toContain(CLOSING);
+    expect(titles(blocksOf([]))).not.toContain(CLOSING);
+    const complaint = blocksOf([HOLE], (one) => ({
+      ...one,
+      job: { ...one.job, purpose: 'complaint' },
+    }));
+    expect(titles(complaint)).not.toContain(CLOSING);
+  });
+
+  it('tells sound feet as such', () => {
+    expect(listOf(blocksOf([]), 'What is well')).toEqual([
+      '60 feet of clay, 0 to 60 ft: looked at, and nothing was found.',
+    ]);
+  });
+});
+
+it('a report that was issued before is read as it was', () => {
+  const { documents, ...frozen } = freezeReport(jobOf([roots(20)]), {
+    number: 1,
+    issuedAt: '2026-11-30T09:00:00-08:00',
+    reason: '',
+    before: null,
+    stills: [],
+  });
+  const asBefore = (blocks: readonly Block[]) =>
+    blocks.flatMap((block): object[] => {
+      if (block.kind === 'masthead') return [{ kind: 'masthead', left: block.left, right: '' }];
+      if (block.kind !== 'finding') return block.kind === 'headline' ? [block] : [];
+      const { places: _places, key: _key, ...rest } = block;
+      return [{ ...rest, photoId: 'P' }];
+    });
+  const old = {
+    ...frozen,
+    version: 1 as const,
+    documents: {
+      buyer: asBefore(documents.buyer),
+      agent: asBefore(documents.agent),
+      contractor: asBefore(documents.contractor),
+    },
+  };
+  const lifted = liftFrozen(old as never);
+  const [finding] = of(lifted.documents.buyer, 'finding');
+  expect(finding!.places).toEqual([
+    expect.objectContaining({ number: 1, picture: { photoId: 'P', caption: finding!.title } }),
+  ]);
+  expect(of(lifted.documents.buyer, 'masthead')[0]!.firm).toBeNull();
+  expect(liftFrozen(lifted)).toBe(lifted);
+});
+
+it('the agent’s page and the contractor’s sheet show the worst as it looked', () => {
+  const { agent, contractor } = composeDocuments(assess(demoInspection('alder-bend')));
+  expect(of(agent, 'glance')[0]!.picture!.caption).toMatch(/^Finding 3: roots at 57 ft/);
+  expect(of(contractor, 'pictures')[0]!.pictures.length).toBeGreaterThan(1);
+});
