@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Font } from '@react-pdf/renderer';
 import * as fontkit from 'fontkit';
+import { unpackWoff } from './unpack-woff';
 
 const require = createRequire(import.meta.url);
 
@@ -38,6 +39,10 @@ const fileOf = ({ pack, set }: Subset, weight: number) =>
   require.resolve(`@fontsource/${pack}/files/${pack}-${set}-${weight}-normal.woff`);
 const nameOf = ({ pack, set }: Subset) => `${pack} ${set}`;
 
+/** A font unpacked, as the printer takes it without a file. */
+const dataUrlOf = (file: string) =>
+  `data:font/otf;base64,${unpackWoff(readFileSync(file)).toString('base64')}`;
+
 const registered = new Set<string>();
 
 /** Makes a subset known to the printer, once; it is embedded in each document that uses it. */
@@ -46,7 +51,7 @@ function register(subset: Subset): string {
   if (registered.has(family)) return family;
   registered.add(family);
   const fonts = subset.weights.map((fontWeight) => ({
-    src: fileOf(subset, fontWeight),
+    src: dataUrlOf(fileOf(subset, fontWeight)),
     fontWeight,
   }));
   Font.register({ family, fonts: fonts });

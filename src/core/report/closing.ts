@@ -1,4 +1,5 @@
 import type { Assessment } from '../judge/assessment';
+import { coursesOf } from '../planning/course';
 import { sayRange } from '../planning/money';
 import { planToTell, type Repair } from '../planning/repair';
 import type { Block, FindingBlock } from './block';
@@ -6,8 +7,15 @@ import { sayWork, sayWorkPlace } from './report-plan';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-const asksForRepair = ({ action }: { readonly action: string }) =>
-  action === 'repair' || action === 'urgent';
+/** Findings that a seller may be asked to repair: what waits for a utility, or is another's, is not among them. */
+function askable(repair: Repair, findings: readonly FindingBlock[]): FindingBlock[] {
+  const courses = coursesOf(repair);
+  return findings.filter(
+    ({ action, id }) =>
+      (action === 'repair' || action === 'urgent') &&
+      ['repair', 'ask'].includes(courses.get(id)!.does),
+  );
+}
 
 /** What is to be repaired or paid for: each work with the findings that it ends, then what no work ends. */
 function rowsOf(
@@ -69,7 +77,7 @@ export function composeClosing(
   findings: readonly FindingBlock[],
   isPriced: boolean,
 ): Block[] {
-  const asked = findings.filter(asksForRepair);
+  const asked = askable(repair, findings);
   if (asked.length === 0) return [];
   return [
     {

@@ -183,6 +183,9 @@ describe('the first page and the last', () => {
       job: { ...one.job, purpose: 'complaint' },
     }));
     expect(titles(complaint)).not.toContain(CLOSING);
+    // A gas line in the sewer: nothing has a price, and all else waits for its owner.
+    const gas = defect('utility-crossing', { readingFt: 20 }) as Said;
+    expect(titles(blocksOf([gas, HOLE]))).not.toContain(CLOSING);
   });
 
   it('tells sound feet as such', () => {

@@ -183,6 +183,17 @@ function canStandFor(
   return lack <= mostLack;
 }
 
+/** Of states that stand alike, the cheapest: on a dense line most do. */
+function cheapestOfEach(states: readonly State[]): State[] {
+  const best = new Map<string, State>();
+  for (const state of states) {
+    const key = `${state.paid} ${state.ends.join(' ')} ${state.starts.join(' ')}`;
+    const known = best.get(key);
+    if (!known || state.cost < known.cost) best.set(key, state);
+  }
+  return [...best.values()];
+}
+
 /** Drops every state that another can stand in for at no more cost, and what is over `MOST_STATES`. */
 function keepBest(
   states: readonly State[],
@@ -191,7 +202,7 @@ function keepBest(
   ahead: Ahead,
 ): { readonly states: State[]; readonly isExact: boolean } {
   const kept: State[] = [];
-  for (const state of states.toSorted((a, b) => a.cost - b.cost)) {
+  for (const state of cheapestOfEach(states).toSorted((a, b) => a.cost - b.cost)) {
     const isBeaten = kept.some((better) => canStandFor(better, state, problem, meters, ahead));
     if (isBeaten) continue;
     if (kept.length === MOST_STATES) return { states: kept, isExact: false };
