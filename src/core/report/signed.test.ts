@@ -184,7 +184,7 @@ describe('the first page and the last', () => {
     }));
     expect(titles(complaint)).not.toContain(CLOSING);
     // A gas line in the sewer: nothing has a price, and all else waits for its owner.
-    const gas = defect('utility-crossing', { readingFt: 20 }) as Said;
+    const gas = defect('utility-crossing', { readingFt: 20 });
     expect(titles(blocksOf([gas, HOLE]))).not.toContain(CLOSING);
   });
 
