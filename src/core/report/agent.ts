@@ -6,8 +6,7 @@ import type { Block, Step } from './block';
 import type { Report } from './compose';
 import { sayWork, sayWorkPlace } from './report-plan';
 import { composeStops } from './stops';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+import { capital } from './words';
 
 /** How many limits one page has room for. */
 const LIMITS = 3;

@@ -4,8 +4,7 @@ import { sayRange } from '../planning/money';
 import { planToTell, type Repair } from '../planning/repair';
 import type { Block, FindingBlock } from './block';
 import { sayWork, sayWorkPlace } from './report-plan';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+import { capital } from './words';
 
 /** Findings that a seller may be asked to repair: what waits for a utility, or is another's, is not among them. */
 function askable(repair: Repair, findings: readonly FindingBlock[]): FindingBlock[] {

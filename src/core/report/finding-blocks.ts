@@ -13,7 +13,7 @@ import { sayOnGround } from './on-ground';
 import { sayPlace } from './place';
 import { priceOfFindings } from './report-plan';
 import type { Wordings } from './wording';
-import { ACTION_WORDS, sayCount, SEVERITY_WORDS } from './words';
+import { ACTION_WORDS, capital, sayCount, SEVERITY_WORDS } from './words';
 
 /** What is told of a finding beside where it lies and how large it is. */
 type Told = {
@@ -61,8 +61,6 @@ function groupAlike(told: readonly Told[], isWorded: (key: string) => boolean): 
   );
   return [...alike.values()];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** "Roots at 24 ft, in the yard", or "Roots at four places". */
 function titleOf(group: readonly Told[], place: string): string {

@@ -12,9 +12,7 @@ import { inScope } from './in-scope';
 import { sayPipeAbove, sayPlace } from './place';
 import { failedOutside } from './unsettled';
 import { sayAnswer, sayVerdict } from './verdict-words';
-import { END_WORDS, isSmallCount, sayCount } from './words';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+import { capital, END_WORDS, isSmallCount, sayCount } from './words';
 
 /** How much of the line was seen. What stands under water was passed, and its bottom was not seen. */
 function sayCompleteness(assessment: Assessment): string {

@@ -13,6 +13,7 @@ import { planToTell, type Repair } from '../planning/repair';
 import type { Work } from '../planning/work';
 import type { TableBlock } from './block';
 import { sayLongDay } from './calendar';
+import { capital } from './words';
 
 /** "Too close to call" is told wherever the pick is. */
 const sayClose = (close: readonly PlanId[]) =>
@@ -101,5 +102,3 @@ export function composeCost(repair: Repair): TableBlock | null {
     ],
   };
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -82,6 +82,20 @@ describe('who signs', () => {
     ]);
   });
 
+  it('puts a signature under no other name', () => {
+    const signature = 'data:image/png;base64,iVBORw0KGgo=';
+    const imageFor = (inspector: string) =>
+      of(
+        blocksOf([], (one) =>
+          withFirm({ ...one, job: { ...one.job, inspector } }, { ...FIRM, signature }),
+        ),
+        'signature',
+      )[0]!.image;
+    expect(imageFor('R. Vale')).toBe(signature);
+    expect(imageFor('')).toBe(signature);
+    expect(imageFor('S. Other')).toBeNull();
+  });
+
   it('signs on the day of issue, and not before', () => {
     const frozen = freezeReport(jobOf([], signed), {
       number: 1,

@@ -83,7 +83,9 @@ export function composeSignature({ inspection, settings: { firm } }: Assessment)
     ...(firm.license ? [`License ${firm.license}`] : []),
     ...(firm.name && firm.name !== name ? [firm.name] : []),
   ];
-  const image = firm.signature ?? null;
+  // A signature is one person's: it stands under no other name.
+  const isTheirs = firm.inspector === undefined || firm.inspector === name;
+  const image = isTheirs ? (firm.signature ?? null) : null;
   return [{ kind: 'signature', name, lines, image, signedOn: null }];
 }
 

@@ -57,3 +57,6 @@ export const isSmallCount = (count: number): boolean => COUNTS[count] !== undefi
 
 /** A small count in words. */
 export const sayCount = (count: number): string => COUNTS[count] ?? String(count);
+
+/** A text with its first letter large, as a sentence begins. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

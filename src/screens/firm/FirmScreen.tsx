@@ -60,6 +60,7 @@ export function FirmScreen({ firm = {} }: Props) {
         </section>
         <section className={styles['part']} aria-labelledby="pictures-title">
           <h2 id="pictures-title">Logo and signature</h2>
+          <p>The signature is printed under your name, and under no other inspector’s.</p>
           <div className={styles['grid']}>
             <PictureField label="Logo" url={pictures.logo} onPicture={setPicture('logo')} />
             <PictureField
