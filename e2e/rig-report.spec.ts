@@ -49,7 +49,10 @@ test('from a rig scope to an issued report, amended once, read over the link on 
   await page.goto(`/jobs/${id}/report`);
   const issue = page.getByRole('region', { name: /^Issue/ });
   await expect(
-    page.getByRole('article').getByRole('img', { name: /^Finding 1: / }).first(),
+    page
+      .getByRole('article')
+      .getByRole('img', { name: /^Finding 1: / })
+      .first(),
   ).toBeVisible();
   const limits = issue.getByLabel('It goes out all the same, because');
   if ((await limits.count()) > 0) await limits.fill('practice');

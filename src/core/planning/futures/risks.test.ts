@@ -115,9 +115,7 @@ describe('what may go wrong, by hand from the assumptions', () => {
   });
 
   it('what a look may show is paid with its chance, and the finding does nothing else', () => {
-    const held = siteWith(
-      defect('unidentified', { readingFt: 30, certainty: 'suspected' }),
-    );
+    const held = siteWith(defect('unidentified', { readingFt: 30, certainty: 'suspected' }));
     const look: WorkDraft = { method: 'look-again', lineId: 'main-line', fromFt: 29, toFt: 31 };
     const [value] = valueLooks(held);
     const follow = one(held, 'follow', [look])!;
