@@ -1,5 +1,5 @@
 import type { Interval } from '../base/interval';
-import type { Property } from '../model/job/property';
+import type { Property, Surrounding } from '../model/job/property';
 import type { Lateral } from './lateral';
 
 /** What lies in the ground beside a line and must not be pushed aside. */
@@ -17,12 +17,12 @@ type Thing = { readonly what: string; readonly offsetFt?: number };
 export const isCloseBy = ({ what, offsetFt = 0 }: Thing): boolean =>
   CLOSE_BY.includes(what) && Math.abs(offsetFt) < SPACING_FT;
 
-/** What was logged over a line and lies close by it. */
-export function loggedCloseBy({ axes }: Lateral): CloseBy[] {
-  return axes.flatMap((axis) =>
+/** What was logged over a line and lies close by it; without a place on the line, anywhere along it. */
+export function loggedCloseBy({ axes, unplaced }: Lateral): CloseBy[] {
+  return [...axes, ...unplaced].flatMap((axis) =>
     axis.log.standing.flatMap((entry): CloseBy[] => {
       if (entry.kind !== 'surface' || !isCloseBy(entry)) return [];
-      if (entry.readingFt === null) return [{ what: entry.what, span: null }];
+      if (entry.readingFt === null || !axis.placed) return [{ what: entry.what, span: null }];
       const { from, to } = axis.placeOfEntry(entry);
       const span = { fromFt: from.stationFt - SPACING_FT, toFt: to.stationFt + SPACING_FT };
       return [{ what: entry.what, span }];
@@ -30,21 +30,25 @@ export function loggedCloseBy({ axes }: Lateral): CloseBy[] {
   );
 }
 
-/** What was seen on the walk, close by the line, and has no footage yet. */
-export function walkedCloseBy(
+/** What was seen on the walk over the line, and no run has logged since. */
+export function onlyWalked(
   { surroundings = [] }: Pick<Property, 'surroundings'>,
   laterals: readonly Lateral[],
-): CloseBy[] {
+): Surrounding[] {
+  const axes = laterals.flatMap((lateral) => [...lateral.axes, ...lateral.unplaced]);
   const given = new Set(
-    laterals.flatMap(({ axes }) =>
-      axes.flatMap(({ log }) =>
-        log.standing.flatMap((entry) =>
-          entry.kind === 'surface' && entry.seenOnWalk ? [entry.seenOnWalk] : [],
-        ),
-      ),
+    axes.flatMap(({ log }) =>
+      log.standing.flatMap((entry) => (entry.kind === 'surface' ? (entry.seenOnWalk ?? []) : [])),
     ),
   );
-  return surroundings
-    .filter((thing) => isCloseBy(thing) && !given.has(thing.id))
-    .map(({ what }) => ({ what, span: null }));
+  return surroundings.filter(({ id }) => !given.has(id));
 }
+
+/** What was only seen on the walk, close by the line: it has no footage yet. */
+export const walkedCloseBy = (
+  property: Pick<Property, 'surroundings'>,
+  laterals: readonly Lateral[],
+): CloseBy[] =>
+  onlyWalked(property, laterals)
+    .filter(isCloseBy)
+    .map(({ what }) => ({ what, span: null }));

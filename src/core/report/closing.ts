@@ -43,7 +43,7 @@ function rowsOf(
       ...price(sayRange(work.cost)),
     ]),
     ...left.map(({ places, title }) => [
-      numbersOf(places.map(({ id }) => id)),
+      numbersOf(places.map(({ id }) => id).filter((id) => !done.has(id))),
       title,
       ...price('to be quoted'),
     ]),
@@ -65,7 +65,9 @@ function questionsFor({ inspection: { property } }: Assessment): string[] {
     ...(property.serviceCover === undefined
       ? ['Is the line under a warranty or a service plan, and does it pass to the buyer?']
       : []),
-    'Is any of the line shared with a neighbor, or crossed by an easement?',
+    property.sharedLine === undefined
+      ? 'Is any of the line shared with a neighbor, or crossed by an easement?'
+      : 'Is the line crossed by an easement?',
   ];
 }
 
@@ -94,7 +96,7 @@ export function composeClosing(
       kind: 'list',
       title: 'Proof to ask for, if the seller repairs',
       items: [
-        'The permit, and its final sign-off.',
+        'The permit and its final sign-off, where the work needs one.',
         'A video of the repaired line from the same opening, with the footage in the picture.',
         'The contractor’s license, invoice and warranty, and that the warranty passes to you.',
         'A new look by an inspector of your own before closing.',

@@ -1,9 +1,13 @@
+import { roundTo } from '../base/numbers';
 import type { Finding } from '../judge/finding';
 import type { Lateral } from '../lateral/lateral';
 import { locatedOn, sayMark } from '../lateral/located';
 
 /** A mark this near to a finding shows where it lies, feet. */
 const AT_MARK_FT = 3;
+
+/** A mark this near is at it, feet. */
+const HERE_FT = 1;
 
 /** How a depth is said, to the half foot: "about 4½ ft deep". */
 function sayDepth(depthIn: number | undefined): string[] {
@@ -22,6 +26,8 @@ export function sayOnGround({ placed, lineId, span }: Finding, lines: readonly L
     .filter(({ stationFt, entry }) => away(stationFt) <= AT_MARK_FT && sayMark(entry).length > 0)
     .toSorted((a, b) => away(a.stationFt) - away(b.stationFt));
   if (!nearest) return null;
-  const { entry } = nearest;
-  return `On the ground: ${[...sayMark(entry), ...sayDepth(entry.depthIn)].join(', ')}.`;
+  const { entry, stationFt } = nearest;
+  const at =
+    away(stationFt) <= HERE_FT ? 'On the ground' : `Nearest mark, at ${roundTo(stationFt, 0)} ft`;
+  return `${at}: ${[...sayMark(entry), ...sayDepth(entry.depthIn)].join(', ')}.`;
 }

@@ -53,6 +53,19 @@ describe('the headline answers what was asked', () => {
     expect(headline('after-repair', [HOLE])).toMatch(
       /^This look does not prove the repair: finding 1 is not settled by it\. /,
     );
+    const wet = asked('after-repair', []);
+    const run = { ...wet.inspection.runs[0]!, waterAtStart: 'running' as const };
+    expect(composeHeadline(assess({ ...wet.inspection, runs: [run] }))).toMatch(
+      /^This look does not prove the repair: it was not seen drained/,
+    );
+    const pool: Said = {
+      kind: 'defect',
+      defect: 'standing-water',
+      fillRatio: 0.05,
+      readingFt: 20,
+      toReadingFt: 24,
+    };
+    expect(headline('after-repair', [pool])).toContain('under standing water was not seen');
     const one = inspectionOf([runOf([CLAY, YARD, { kind: 'end', reason: 'bend', readingFt: 40 }])]);
     const short = assess({ ...one, job: { ...one.job, purpose: 'after-repair' } });
     expect(composeHeadline(short)).toMatch(

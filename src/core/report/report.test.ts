@@ -181,9 +181,10 @@ describe('every demo report', () => {
     for (const { home } of lateral.axes) [home.farthestFt, home.misclosureFt].forEach(add);
     assessment.inspection.runs.forEach(({ zero }) => add(zero.dropFt));
     // What a mark is found by is said in the inspector's own feet.
-    for (const { log } of lateral.axes)
+    for (const { log, placeOf } of lateral.axes)
       for (const entry of log.standing)
         if (entry.kind === 'locate') {
+          add(placeOf(entry.pass, entry.readingFt ?? 0).stationFt);
           add((entry.depthIn ?? 0) / 12);
           (entry.swings ?? []).forEach(({ distanceFt }) => add(distanceFt));
           for (const [said] of `${entry.mark} ${entry.reference}`.matchAll(/\d+/g))

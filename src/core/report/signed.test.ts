@@ -75,8 +75,8 @@ describe('who signs', () => {
     expect(items.slice(0, 6)).toEqual([
       'For The Okafor family.',
       'Agent: T. Penhallow.',
-      'Looked at on 3 November 2026, from 9:00 am.',
-      'There: the buyer.',
+      'Looked at on 3 November 2026, from 9:10 am.',
+      'Present: the buyer.',
       'Weather: dry, 61 °F; light rain two days before.',
       'Equipment: push camera, standard head, skid.',
     ]);
@@ -154,6 +154,14 @@ describe('findings that are alike', () => {
     expect(places([roots(20), roots(30)], worded)).toHaveLength(2);
   });
 
+  it('say how far off a mark is that is not at them, and none farther than 3 ft', () => {
+    const markAt = (readingFt: number): Said => ({ kind: 'locate', mark: 'white x', readingFt });
+    const groundBy = (readingFt: number) =>
+      of(blocksOf([roots(20), markAt(readingFt)]), 'finding')[0]!.places[0]!.ground;
+    expect(groundBy(22)).toBe('Nearest mark, at 22 ft: marked white x.');
+    expect(groundBy(24)).toBeNull();
+  });
+
   it('name their marks on the ground', () => {
     const locate: Said = {
       kind: 'locate',
@@ -202,7 +210,15 @@ describe('the first page and the last', () => {
     expect(titles(blocksOf([gas, HOLE]))).not.toContain(CLOSING);
   });
 
-  it('tells sound feet as such', () => {
+  it('tells sound feet as such, and no more of them than the water allows', () => {
+    const wet = (one: Inspection): Inspection => ({
+      ...one,
+      runs: one.runs.map((run) => ({ ...run, waterAtStart: 'running' })),
+    });
+    expect(listOf(blocksOf([], wet), 'What is well')).toEqual([
+      '60 feet of clay, 0 to 60 ft: looked at, and nothing was found. It was not seen drained, so whether water stands there is not known.',
+    ]);
+
     expect(listOf(blocksOf([]), 'What is well')).toEqual([
       '60 feet of clay, 0 to 60 ft: looked at, and nothing was found.',
     ]);

@@ -1,4 +1,4 @@
-import { lengthFt, overlaps, totalFt } from '../base/interval';
+import { lengthFt, overlaps, subtract, totalFt } from '../base/interval';
 import { roundTo, sayList } from '../base/numbers';
 import { buyerWordsOf } from '../catalogue/defects/kinds';
 import { materialOf } from '../catalogue/materials/kinds';
@@ -9,6 +9,9 @@ import type { Lateral } from '../lateral/lateral';
 import { sayOnLine } from '../lateral/say-place';
 import { seenDry } from '../lateral/seen-dry';
 import type { ListBlock } from './block';
+
+/** Feet that may be missing at the ends of a stretch that was seen drained. */
+const DRY_SLACK_FT = 1;
 
 /** Stretches shorter than this are not told as sound, feet. */
 const WORTH_TELLING_FT = 5;
@@ -71,6 +74,10 @@ function soundStretches({ findings, names }: Assessment, lateral: Lateral): stri
       names.isOne && fromFt >= 0
         ? `${roundTo(fromFt, 0)} to ${roundTo(toFt, 0)} ft`
         : sayOnLine({ lineId, fromFt, toFt }, names);
-    return `${sayFeet(toFt - fromFt)} of ${materialOf(material).buyerName}, ${where}: looked at, and nothing was found.`;
+    const isDry = totalFt(subtract([{ fromFt, toFt }], seenDry(lateral))) < DRY_SLACK_FT;
+    const water = isDry
+      ? ''
+      : ' It was not seen drained, so whether water stands there is not known.';
+    return `${sayFeet(toFt - fromFt)} of ${materialOf(material).buyerName}, ${where}: looked at, and nothing was found.${water}`;
   });
 }

@@ -2,6 +2,7 @@ import { sayList } from '../base/numbers';
 import { buyerWordsOf } from '../catalogue/defects/kinds';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
+import { wasSeenDry } from '../judge/verdict';
 import type { Purpose } from '../model/job/job';
 import { purposeOf } from '../model/job/job';
 import { inScope } from './in-scope';
@@ -100,6 +101,15 @@ function listUnproved(assessment: Assessment): string[] {
         ? [`finding ${numbers} is not settled by it`]
         : [`findings ${numbers} are not settled by it`]),
     ...(assessment.completeness === 'whole' ? [] : ['not all of the line was seen']),
+    ...([assessment.lateral, ...assessment.branches].every(wasSeenDry)
+      ? []
+      : ['it was not seen drained, so a low stretch would not show']),
+    ...(inScope(assessment).some(({ kind, ourDoing }) => kind === 'standing-water' && !ourDoing)
+      ? ['the bottom of the pipe under standing water was not seen']
+      : []),
+    ...(assessment.checks.some(({ level }) => level === 'blocker')
+      ? ['something in the inspector’s notes is still open']
+      : []),
     ...listUnsettled(assessment).slice(0, NAMED_IN_HEADLINE),
   ];
 }

@@ -25,6 +25,11 @@ export function composeMasthead(
 }
 
 const OCCUPANCY_WORDS = { occupied: 'lived in', vacant: 'vacant' } as const;
+const FOUNDATION_WORDS = {
+  slab: 'on a slab',
+  crawlspace: 'over a crawlspace',
+  basement: 'with a basement',
+} as const;
 const WATER_WORDS: Readonly<Record<WaterAtStart, string | null>> = {
   none: 'no water was running',
   running: 'water was running',
@@ -36,7 +41,7 @@ function sayHouse({ property, runs }: Inspection): string[] {
   const { occupancy, foundation, yearBuilt } = property;
   const facts = [
     ...(yearBuilt === undefined ? [] : [`built ${yearBuilt}`]),
-    ...(foundation === 'unknown' ? [] : [`on a ${foundation}`]),
+    ...(foundation === 'unknown' ? [] : [FOUNDATION_WORDS[foundation]]),
     ...(occupancy === 'unknown' ? [] : [OCCUPANCY_WORDS[occupancy]]),
   ];
   const water = new Set(
@@ -60,15 +65,25 @@ function sayEquipment(lines: readonly Lateral[]): string[] {
   return used.size > 0 ? [`Equipment: push camera, ${[...used].join(', ')}.`] : [];
 }
 
+/** When the first thing was logged, by the clock where the job is; `null` where its times do not say where they are. */
+function startOf({ runs, job }: Inspection): string | null {
+  const day = dayOf(job.scheduledFor);
+  const [first] = runs
+    .flatMap(({ entries }) => entries.map(({ at }) => at))
+    .filter((at) => !at.endsWith('Z') && dayOf(at) === day)
+    .toSorted((a, b) => Date.parse(a) - Date.parse(b));
+  return first === undefined ? null : sayClock(first);
+}
+
 /** For whom, when, with whom and in what weather: what was said of it, and nothing else. */
 export function composeWho({ inspection, lateral, branches }: Assessment): string[] {
   const { job } = inspection;
-  const clock = sayClock(job.scheduledFor);
+  const clock = startOf(inspection);
   return [
     ...(job.client ? [`For ${job.client}.`] : []),
     ...(job.agent ? [`Agent: ${job.agent}.`] : []),
     `Looked at on ${sayLongDay(dayOf(job.scheduledFor))}${clock === null ? '' : `, from ${clock}`}.`,
-    ...(job.attended ? [`There: ${job.attended}.`] : []),
+    ...(job.attended ? [`Present: ${job.attended}.`] : []),
     ...(job.weather ? [`Weather: ${job.weather}.`] : []),
     ...sayEquipment([lateral, ...branches]),
     ...sayHouse(inspection),

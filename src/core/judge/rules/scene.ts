@@ -4,6 +4,7 @@ import { memoOf } from '../../base/memo';
 import type { FindingKind } from '../../catalogue/defects/kinds';
 import type { Thresholds } from '../../catalogue/severity/thresholds';
 import { listCleanouts } from '../../lateral/cleanouts';
+import { onlyWalked } from '../../lateral/close-by';
 import type { Feature } from '../../lateral/features';
 import type { Lateral } from '../../lateral/lateral';
 import type { LineNames } from '../../lateral/line-names';
@@ -160,10 +161,9 @@ export function readSurface(scene: Scene): {
     offsetFt: one.entry.offsetFt ?? null,
     entry: one,
   }));
-  const given = new Set(standingOf(scene, 'surface').map(({ entry }) => entry.seenOnWalk));
-  const walked = (scene.inspection.property.surroundings ?? [])
-    .filter(({ id }) => !given.has(id))
-    .map(({ what, where, offsetFt = null }) => ({ what, where, offsetFt, entry: null }));
+  const walked = onlyWalked(scene.inspection.property, scene.laterals).map(
+    ({ what, where, offsetFt = null }) => ({ what, where, offsetFt, entry: null }),
+  );
   return [...logged, ...walked];
 }
 

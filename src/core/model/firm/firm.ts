@@ -33,9 +33,9 @@ export const FIRM_TEXT_TITLES: Readonly<Record<FirmText, string>> = {
 /** A sober start, to be read by the firm's lawyer before anybody relies on it. */
 export const CHERT_TEXTS: Readonly<Record<FirmText, string>> = {
   standard:
-    'A camera was passed through the sewer as far as it would go from the openings named in this report. What it showed on that day is told here, with its place, its likely cause and what to do.',
+    'A sewer scope is a look at the inside of the pipe by camera, from the openings that this report names and as far as it says. What the camera shows is told with its place, its likely cause and what to do.',
   limits:
-    'Only the inside of the pipe was seen, and only where this report says so. The ground, the outside of the pipe, its strength and what lies beyond the point that was reached were not inspected. Nothing was dug up, taken apart or tested under pressure. A sewer can change the day after.',
+    'Only the inside of the pipe is looked at, and only where this report says so. The ground, the outside of the pipe, its strength and what lies beyond the point that was reached are not part of it; nor are digging, taking apart and tests under pressure. A sewer can change the day after.',
   reliance:
     'This report was made for the person named in it, for the decision it names. Others who read it should have the sewer looked at for themselves.',
   terms:

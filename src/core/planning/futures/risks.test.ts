@@ -97,6 +97,19 @@ describe('what may go wrong, by hand from the assumptions', () => {
     expect(one(siteOf(assessmentOf([zone, backed])), 'use')!.startsAt).toBe('failed');
   });
 
+  it('what backed up is over when its worst cause is cleaned, and a slight thing that is left did not do it', () => {
+    const backed: Said = { kind: 'flow-test', fixture: 'tub', result: 'backs-up', readingFt: null };
+    const worst = defect('roots', { extentRatio: 0.8, locus: 'joint' });
+    const slight: Said = defect('grease', { extentRatio: 0.05, readingFt: 45 });
+    const site = siteOf(assessmentOf([zone, worst, slight, backed]));
+    const cut: WorkDraft = { method: 'cut', lineId: 'main-line', fromFt: 0, toFt: 31 };
+    expect(risks(site).filter(({ startsAt }) => startsAt === 'failed')).toHaveLength(1);
+    expect(risks(site, [cut]).filter(({ startsAt }) => startsAt === 'failed')).toEqual([]);
+    // A crack explains no backup: then it is the line as it is used.
+    const crack = siteOf(assessmentOf([zone, defect('crack', { form: 'open' }), backed]));
+    expect(one(crack, 'use')!.startsAt).toBe('failed');
+  });
+
   it('any line may back up, more with more households', () => {
     const sound = one(siteOf(assessmentOf([zone])), 'use')!;
     expect(new Set(sound.chances)).toEqual(new Set([0.005]));

@@ -39,7 +39,7 @@ function crowding(site: Site, { facts }: Finding): number {
 const isFailedNow = ({ kind, severity }: Finding): boolean =>
   hasTrait(kind, 'given-way') || (severity === 'failed' && hasTrait(kind, 'fills'));
 
-function clogOf(site: Site, plan: Plan, finding: Finding, isCleaned: boolean): Risk {
+function clogOf(site: Site, plan: Pick<Plan, 'works'>, finding: Finding, isCleaned: boolean): Risk {
   const { assumptions, prices } = site;
   const { kind, severity, id } = finding;
   const growth = hasTrait(kind, 'grows-slowly') ? assumptions.scaleGrowth : assumptions.clogGrowth;
@@ -93,7 +93,7 @@ function breakOf(site: Site, finding: Finding): Risk {
 }
 
 /** What a finding may do while a plan leaves it; `null` when it does nothing. */
-function riskOf(site: Site, plan: Plan, finding: Finding): Risk | null {
+function riskOf(site: Site, plan: Pick<Plan, 'works'>, finding: Finding): Risk | null {
   const { kind, severity, id } = finding;
   const working = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
   const isCleaned = working.some(({ method }) => methodById(method).role === 'clean');
@@ -140,12 +140,16 @@ function sharing(ofOneKind: readonly FindingRisk[], sharedCause: number): Risk[]
   });
 }
 
-/** Clogs share their cause by line and kind; every other risk stands by itself. */
+/** Clogs of a line share their cause by kind; every other risk stands by itself. */
 function together(risks: readonly FindingRisk[], sharedCause: number): Risk[] {
-  const groups = groupBy(risks, ({ finding, risk }) =>
-    risk.kind === 'clog' ? `${finding.lineId} ${finding.kind}` : finding.id,
+  const clogs = groupBy(
+    risks.filter(({ risk }) => risk.kind === 'clog'),
+    ({ finding }) => finding.kind,
   );
-  return [...groups.values()].flatMap((group) => sharing(group, sharedCause));
+  return [
+    ...[...clogs.values()].flatMap((group) => sharing(group, sharedCause)),
+    ...risks.filter(({ risk }) => risk.kind !== 'clog').map(({ risk }) => risk),
+  ];
 }
 
 /** Whether the flow test of a line backed up, and nothing that this inspection did explains it. */
@@ -154,34 +158,30 @@ function isBackedUp(site: Site, lineId: string): boolean {
   return hasBackup([...axes, ...unplaced]) === 'by-itself';
 }
 
-/** A backup that has come: the worst of what may hold the water back in this line has failed. */
-function failingWorst(risks: readonly FindingRisk[]): FindingRisk[] {
-  const [worst] = risks
+/** The worst of what may hold water back in a line as it is today, whatever a plan does; `null`: nothing was found. */
+function worstOf(site: Site, lineId: string): Finding | null {
+  const [worst] = risksOn(site, { works: [] }, lineId)
     .filter(({ risk }) => risk.kind === 'clog' || risk.kind === 'catch')
     .toSorted((a, b) => weightOf(b) - weightOf(a));
-  return risks.map((one) =>
-    // What the plan has cleaned stands anew.
-    one === worst && one.risk.clearedEvery === null
-      ? { ...one, risk: { ...one.risk, startsAt: 'failed' as const } }
-      : one,
-  );
+  return worst?.finding ?? null;
 }
 
-/** What goes down any line may stop it, clean and sound as it is; where it backed up and no cause was found, it has. */
-function riskOfUse(site: Site, lineId: string): Risk {
-  const hasCause = site.owned.some((finding) => finding.lineId === lineId);
-  return {
-    name: 'What goes down any line',
-    findingIds: [],
-    kind: 'use',
-    chances: everyYear(site.assumptions.baseBackup * bySharing(site)),
-    startsAt: isBackedUp(site, lineId) && !hasCause ? 'failed' : 0,
-    after: 'again',
-    backsUp: true,
-    cost: site.assumptions.backupCost,
-    clearedEvery: null,
-  };
-}
+/**
+ * What goes down any line may stop it, clean and sound as it is.
+ *
+ * @param hasFailed whether the line backed up and nothing was found that may explain it.
+ */
+const riskOfUse = (site: Site, hasFailed: boolean): Risk => ({
+  name: 'What goes down any line',
+  findingIds: [],
+  kind: 'use',
+  chances: everyYear(site.assumptions.baseBackup * bySharing(site)),
+  startsAt: hasFailed ? 'failed' : 0,
+  after: 'again',
+  backsUp: true,
+  cost: site.assumptions.backupCost,
+  clearedEvery: null,
+});
 
 /** What a look may show to be needed: it is done then, and the house is not backed up by it. */
 function followOf({ paths, number, findingId }: LookValue): Risk | null {
@@ -202,28 +202,55 @@ function followOf({ paths, number, findingId }: LookValue): Risk | null {
 }
 
 /** Looks that a plan makes: what is replaced without looking needs none. */
-const looksIn = (plan: Plan, looks: readonly LookValue[]): LookValue[] =>
-  looks.filter(
-    ({ findingId }) =>
-      !plan.settles.includes(findingId) && plan.works.some(({ method }) => method === 'look-again'),
-  );
+const looksIn = ({ owned }: Site, plan: Plan, looks: readonly LookValue[]): LookValue[] =>
+  looks.filter(({ findingId }) => {
+    const finding = owned.find(({ id }) => id === findingId);
+    return (
+      finding !== undefined &&
+      !plan.settles.includes(findingId) &&
+      plan.works.some(
+        (work) =>
+          work.method === 'look-again' &&
+          work.lineId === finding.lineId &&
+          work.fromFt <= finding.span.toFt &&
+          work.toFt >= finding.span.fromFt,
+      )
+    );
+  });
+
+/** What each finding of a line may do while a plan leaves it. */
+const risksOn = (site: Site, plan: Pick<Plan, 'works'>, lineId: string): FindingRisk[] =>
+  site.owned
+    .filter((finding) => finding.lineId === lineId)
+    .flatMap((finding) => {
+      const risk = riskOf(site, plan, finding);
+      return risk ? [{ finding, risk }] : [];
+    });
+
+/** Everything that may go wrong on a line. A backup that has come goes on until its worst cause is cleaned or mended. */
+function risksOfLine(
+  site: Site,
+  plan: Plan,
+  lineId: string,
+  lookedAt: ReadonlySet<string>,
+): Risk[] {
+  const worst = isBackedUp(site, lineId) ? worstOf(site, lineId) : null;
+  const left = risksOn(site, plan, lineId)
+    .filter(({ finding }) => !lookedAt.has(finding.id))
+    .map(({ finding, risk }): FindingRisk => {
+      const isFailing = finding.id === worst?.id && risk.clearedEvery === null;
+      return { finding, risk: isFailing ? { ...risk, startsAt: 'failed' } : risk };
+    });
+  const hasFailed = worst === null && isBackedUp(site, lineId);
+  return [...together(left, site.assumptions.sharedCause), riskOfUse(site, hasFailed)];
+}
 
 /** Everything that may go wrong once a plan is carried out, and what its looks may lead to. */
 export function risksOf(site: Site, plan: Plan, looks: readonly LookValue[]): Risk[] {
-  const looking = looksIn(plan, looks);
+  const looking = looksIn(site, plan, looks);
   const lookedAt = new Set(looking.map(({ findingId }) => findingId));
-  const ofLine = (lineId: string): Risk[] => {
-    const left = site.owned
-      .filter((finding) => finding.lineId === lineId && !lookedAt.has(finding.id))
-      .flatMap((finding): FindingRisk[] => {
-        const risk = riskOf(site, plan, finding);
-        return risk ? [{ finding, risk }] : [];
-      });
-    const standing = isBackedUp(site, lineId) ? failingWorst(left) : left;
-    return [...together(standing, site.assumptions.sharedCause), riskOfUse(site, lineId)];
-  };
   return [
-    ...[...site.beds.keys()].flatMap(ofLine),
+    ...[...site.beds.keys()].flatMap((lineId) => risksOfLine(site, plan, lineId, lookedAt)),
     ...risksOfAge(site, plan),
     ...looking.flatMap((look) => followOf(look) ?? []),
   ];
