@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
+import { mailCatcher } from '../src/server/testing/mail-catcher';
 import { expectAccessible, LIGHTS } from './axe';
 import { CHROMIUM_WITH_GL } from './chromium';
-import { mailCatcher } from './mail-catcher';
 import { ownServer } from './own-server';
 import { counter, holdUntil, openRig, practise } from './rig';
 import { callOut, expectSaved } from './scope';

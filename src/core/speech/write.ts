@@ -6,6 +6,7 @@ import type { Entry, EntryDraft, EntryOf } from '../model/log/entry';
 import type { CalloutContext } from './draft';
 import { LIST_FIELDS } from './exact';
 import { formSayingsOf } from './lexicon/defects';
+import { SURFACE_SAYINGS } from './lexicon/things';
 import { parseCallout } from './parse';
 
 const plain = (code: string) => code.replace(/-/g, ' ');
@@ -37,16 +38,7 @@ const sayArc = (from: number | undefined, to: number | undefined) =>
 const sayShare = (ratio: number) => `${Math.round(ratio * 1e5) / 1e3}%`;
 
 /** Surface things with a name of their own; another one is said exactly. */
-const SURFACES = [
-  'tree',
-  'hedge',
-  'sunken-ground',
-  'wet-ground',
-  'buried-cleanout',
-  'missing-cleanout',
-  'buried-utility',
-  'footing',
-];
+const SURFACES = Object.keys(SURFACE_SAYINGS);
 
 /** The footage, with its unit, so that it is never taken for anything else. */
 function sayFootage(entry: Entry | EntryDraft): string {

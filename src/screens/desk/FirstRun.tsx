@@ -7,10 +7,12 @@ import styles from './DeskPage.module.css';
 export function FirstRun() {
   const ready = useReady();
   const [isOff, setOff] = useState(false);
+  const [trouble, setTrouble] = useState('');
   if (isOff) return null;
   const waveOff = async () => {
     const sent = await sendJson('PATCH', '/api/preferences', { firm: {} });
-    setOff(sent.state === 'ok');
+    if (sent.state === 'ok') setOff(true);
+    else setTrouble('Chert’s server did not take it: try again.');
   };
   return (
     <aside className={styles['first']} aria-labelledby="first-run">
@@ -24,6 +26,7 @@ export function FirstRun() {
         <button type="button" disabled={!ready} onClick={() => void waveOff()}>
           Not now
         </button>
+        {trouble && <span role="alert">{trouble}</span>}
       </p>
     </aside>
   );

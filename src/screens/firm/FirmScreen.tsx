@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { type FirmPictures, readFirm } from '#client/actions/firm';
 import { sendJson } from '#client/api';
+import { localDay } from '#client/time';
 import { CHERT_TEXTS, type Firm, FIRM_TEXT_TITLES, FIRM_TEXTS } from '#core/model/firm/firm';
+import { sayLongDay } from '#core/report/calendar';
 import { Field, Troubles } from '../shared/Fields';
 import { Form } from '../shared/Form';
 import type { Typed } from '../shared/form-data';
@@ -28,8 +30,7 @@ export function FirmScreen({ firm = {} }: Props) {
   };
 
   const save = async (typed: Typed) => {
-    const today = new Date().toLocaleDateString('sv');
-    const wanted = readFirm(typed, pictures, stored, today);
+    const wanted = readFirm(typed, pictures, stored, localDay(new Date()));
     const sent = await sendJson('PATCH', '/api/preferences', { firm: wanted });
     setSaved(sent.state === 'ok');
     if (sent.state === 'ok') {
@@ -73,9 +74,9 @@ export function FirmScreen({ firm = {} }: Props) {
         <section className={styles['part']} aria-labelledby="words-title">
           <h2 id="words-title">Standard, limits and terms</h2>
           <p>
-            <strong>Have these read by your lawyer.</strong> They are Chert’s sober start, not legal
+            <strong>Have these read by your lawyer.</strong> They are a starting point, not legal
             advice; put in what your state or association asks for. An empty one is not printed.
-            {stored.textsOn && ` Yours are of ${stored.textsOn}.`}
+            {stored.textsOn && ` Yours are of ${sayLongDay(stored.textsOn)}.`}
           </p>
           {FIRM_TEXTS.map((part) => (
             <div key={part} className={form['field']}>

@@ -1,10 +1,9 @@
-import type { AddressInfo } from 'node:net';
 import type { Database } from 'better-sqlite3';
-import { SMTPServer } from 'smtp-server';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { storeInspection } from '../inspections';
 import { freshDatabase } from '../testing/fresh-database';
+import { mailCatcher } from '../testing/mail-catcher';
 import { deliver, deliverDue, tryAgain } from './deliver';
 import { type MailAdapter, NotTaken } from './mail';
 import { fileMessage, listOutbox } from './outbox';
@@ -81,45 +80,26 @@ describe('a message', () => {
 });
 
 describe('by SMTP', () => {
-  const caught: string[] = [];
-  let server: SMTPServer;
+  let mail: ReturnType<typeof mailCatcher>;
   beforeEach(async () => {
-    caught.length = 0;
-    server = new SMTPServer({
-      authOptional: true,
-      disabledCommands: ['STARTTLS'],
-      onRcptTo: ({ address }, _session, done) =>
-        done(
-          address.startsWith('nobody')
-            ? Object.assign(new Error('no such mailbox'), { responseCode: 550 })
-            : undefined,
-        ),
-      onData: (stream, _session, done) => {
-        let text = '';
-        stream.on('data', (part: Buffer) => (text += part.toString()));
-        stream.on('end', () => {
-          caught.push(text);
-          done();
-        });
-      },
-    });
-    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    mail = mailCatcher();
+    await mail.start();
   });
-  afterEach(() => new Promise<void>((resolve) => server.close(() => resolve())));
+  afterEach(() => mail.end());
   const adapter = () =>
     smtpAdapter({
-      url: `smtp://127.0.0.1:${(server.server.address() as AddressInfo).port}`,
+      url: `smtp://127.0.0.1:${mail.port()}`,
       from: 'office@marlpit.example',
     });
 
   it('arrives with its subject and its attachment', async () => {
     file(its.db);
     expect(await deliver(its.db, adapter(), 'M1', NOW)).toBe('sent');
-    expect(caught).toHaveLength(1);
-    expect(caught[0]).toMatch(/^Subject: The report\r?$/m);
-    expect(caught[0]).toMatch(/^Message-ID: <M1@chert>\r?$/im);
-    expect(caught[0]).toContain('filename=buyer.pdf');
-    expect(caught[0]).toContain(Buffer.from('%PDF-1.7').toString('base64'));
+    expect(mail.caught).toHaveLength(1);
+    expect(mail.caught[0]).toMatch(/^Subject: The report\r?$/m);
+    expect(mail.caught[0]).toMatch(/^Message-ID: <M1@chert>\r?$/im);
+    expect(mail.caught[0]).toContain('filename=buyer.pdf');
+    expect(mail.caught[0]).toContain(Buffer.from('%PDF-1.7').toString('base64'));
   });
 
   it('bounces where there is no such mailbox, and waits where nobody answers', async () => {

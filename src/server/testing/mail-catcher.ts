@@ -1,7 +1,8 @@
+import type { AddressInfo } from 'node:net';
 import { SMTPServer } from 'smtp-server';
 
-/** A mail server that takes what comes and keeps it, for a test to read. */
-export function mailCatcher(port: number) {
+/** A mail server that takes what comes and keeps it, for a test to read; it knows nobody whose name begins with “nobody”. */
+export function mailCatcher(wantedPort = 0) {
   const caught: string[] = [];
   const server = new SMTPServer({
     authOptional: true,
@@ -25,7 +26,8 @@ export function mailCatcher(port: number) {
   });
   return {
     caught,
-    start: () => new Promise<void>((resolve) => server.listen(port, '127.0.0.1', resolve)),
+    port: () => (server.server.address() as AddressInfo).port,
+    start: () => new Promise<void>((resolve) => server.listen(wantedPort, '127.0.0.1', resolve)),
     end: () => new Promise<void>((resolve) => server.close(() => resolve())),
   };
 }
