@@ -12,10 +12,14 @@ export function seeded(seed: number): () => number {
   };
 }
 
-/** An inspection whose one run has about `count` entries over a line a foot long for every two. */
+/** The longest line of these logs, feet: a rod goes no farther. */
+const LONGEST_FT = 480;
+
+/** An inspection whose one run has about `count` entries over a line a foot long for every two, as far as a rod goes. */
 export function inspectionWith(count: number): Inspection {
   const random = seeded(7);
-  const lengthFt = count / 2;
+  const lengthFt = Math.min(count / 2, LONGEST_FT);
+  const stepFt = lengthFt / (count * 0.4);
   const startMs = Date.parse('2026-11-03T17:00:00Z');
   const entries: Entry[] = [];
   const add = (pass: 'out' | 'back', readingFt: number, fields: Record<string, unknown>) => {
@@ -46,7 +50,7 @@ export function inspectionWith(count: number): Inspection {
   ];
   add('out', 0, { kind: 'material', side: 'far', material: 'vitrified-clay', diameterIn: 6 });
   add('out', 0, { kind: 'water', state: 'running' });
-  for (let foot = 1; entries.length < count * 0.4; foot += 2.5) {
+  for (let foot = 1; entries.length < count * 0.4; foot += stepFt) {
     add('out', Math.min(foot, lengthFt), kinds[Math.floor(random() * kinds.length)]!());
   }
   add('out', lengthFt, { kind: 'end', reason: 'main', confirmedBy: 'sight' });
@@ -73,7 +77,7 @@ export function inspectionWith(count: number): Inspection {
         at: new Date(startMs + index * 10_000).toISOString(),
       });
     } else add('back', foot, kinds[Math.floor(random() * kinds.length)]!());
-    foot = Math.max(0, foot - lengthFt / (count * 0.58));
+    foot = Math.max(0, foot - lengthFt / (count * 0.6));
   }
   add('back', 0.6, { kind: 'home' });
   return {

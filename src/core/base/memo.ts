@@ -13,6 +13,14 @@ export function memoOf<K extends object, T>(compute: (key: K) => T): (key: K) =>
   };
 }
 
+/** The same, of two objects together. */
+export function memoOfBoth<A extends object, B extends object, T>(
+  compute: (a: A, b: B) => T,
+): (a: A, b: B) => T {
+  const of = memoOf((a: A) => memoOf((b: B) => compute(a, b)));
+  return (a, b) => of(a)(b);
+}
+
 /**
  * Index of the last item whose `startOf` is at or below `at`, in a list sorted by it; −1 when none.
  */

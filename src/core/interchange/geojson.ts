@@ -6,8 +6,8 @@ export function writeGeoJson(assessment: Assessment): string {
   const features = [assessment.lateral, ...assessment.branches].flatMap(
     ({ lineId, axes, unplaced }) =>
       [...axes, ...unplaced].flatMap((axis) =>
-        axis.log.standing.flatMap((entry) => {
-          if (entry.kind !== 'locate' || !entry.position) return [];
+        axis.log.of('locate').flatMap((entry) => {
+          if (!entry.position) return [];
           const { latDeg, lonDeg } = entry.position;
           const place =
             entry.readingFt === null || !axis.placed

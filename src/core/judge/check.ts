@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import { sayFt, sayList } from '../base/numbers';
 import type { Lateral } from '../lateral/lateral';
 import { type LineNames, nameLines } from '../lateral/line-names';
@@ -60,9 +61,9 @@ export function perRun<T>(context: CheckContext, find: (axis: RunAxis) => readon
 }
 
 /** Names the lines of what is checked. */
-export function nameLinesOf({ inspection, laterals }: CheckContext): LineNames {
-  return nameLines(inspection, laterals);
-}
+export const nameLinesOf = memoOf(({ inspection, laterals }: CheckContext): LineNames =>
+  nameLines(inspection, laterals),
+);
 
 /** Runs by name, to stand in a bracket: "run R1", "runs R1 and R2". */
 export function sayRuns(names: readonly string[]): string {

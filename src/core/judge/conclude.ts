@@ -7,13 +7,7 @@ import { isCourtesy } from './courtesy';
 import { factsWithoutSizes } from './facts-of';
 import { type Advice, type Finding, type Proviso, type Suspicion, UNJUDGED } from './finding';
 import { keepIssued, numberMade } from './numbering';
-import {
-  type Asked,
-  type Concluded,
-  type Conclusion,
-  type MadeFinding,
-  pick,
-} from './rules/conclusion';
+import { type Asked, type Concluded, type MadeFinding, pick } from './rules/conclusion';
 import type { Rule } from './rules/rule';
 import { lineOf, type Scene } from './rules/scene';
 import { settleAction } from './settle';
@@ -36,21 +30,12 @@ export type Judgement = {
 };
 
 /** Conclusions in an order of their own, whatever order the rules were asked in. */
-function conclude(
-  scene: Scene,
-  rules: readonly Rule[],
-  isWanted: (conclusion: Conclusion) => boolean = () => true,
-): Concluded[] {
+function conclude(scene: Scene, rules: readonly Rule[]): Concluded[] {
   const all: Concluded[] = [];
-  for (const { id, conclude: ask } of [...rules].sort((a, b) => a.number - b.number))
-    for (const conclusion of ask(scene))
-      if (isWanted(conclusion)) all.push({ ...conclusion, rule: id });
+  for (const { id, conclude: ask } of rules.toSorted((a, b) => a.number - b.number))
+    for (const conclusion of ask(scene)) all.push({ ...conclusion, rule: id });
   return all;
 }
-
-/** What may turn the action of a finding. */
-const turns = ({ kind }: Conclusion) =>
-  kind === 'cause' || kind === 'action' || kind === 'no-action';
 
 const said = ({ rule, text }: Reason): Reason => ({ rule, text });
 
@@ -84,6 +69,9 @@ const byDefect = ({ rule, text, defect }: Suspicion) => `${rule} ${text} ${defec
 
 /** Lays what rules concluded about a finding over it. Its action and causes are settled already. */
 function layOver(finding: Finding, all: readonly Concluded[]): Finding {
+  const more = pick(all, 'advice').map(advised);
+  // Of most findings the rules say nothing but what to do by their action.
+  if (all.length === more.length) return withAdvice(finding, more);
   const provisos = once([...finding.provisos, ...pick(all, 'proviso').map(provide)]);
   const judged: Finding = {
     ...finding,
@@ -92,7 +80,7 @@ function layOver(finding: Finding, all: readonly Concluded[]): Finding {
     provisos,
     provisional: provisos.length > 0,
   };
-  return withAdvice(judged, pick(all, 'advice').map(advised));
+  return withAdvice(judged, more);
 }
 
 /** The advice by the action first, then what rules add; a finding with no action keeps to its reason. */
@@ -111,11 +99,16 @@ function groupByFinding(all: readonly Concluded[]): (id: string) => readonly Con
 /**
  * Asks every rule about the scene and lays what they conclude over the findings.
  *
- * They are asked twice: once for what changes an action (causes that compete, a call for more, a reason
- * for none), and then, with every action settled, for all that follows from it.
+ * First only those that may change an action (causes that compete, a call for more, a reason for none) for
+ * what does, and then, with every action settled, all of them for all that follows from it.
  */
 export function concludeAll(graded: Scene, rules: readonly Rule[]): Judgement {
-  const turning = groupByFinding(conclude(graded, rules, turns));
+  const turning = groupByFinding(
+    conclude(
+      graded,
+      rules.filter(({ turns }) => turns),
+    ),
+  );
   const scene: Scene = {
     ...graded,
     findings: graded.findings.map((finding) => settleAction(finding, turning(finding.id))),

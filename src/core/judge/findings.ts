@@ -1,5 +1,7 @@
+import { groupBy } from '../base/group';
 import { lengthFt, overlaps } from '../base/interval';
 import { memoOf } from '../base/memo';
+import { layOut } from '../base/near';
 import { gradeDefect } from '../catalogue/severity/table';
 import { thresholdsInForce } from '../catalogue/severity/thresholds';
 import type { Lateral } from '../lateral/lateral';
@@ -38,15 +40,15 @@ export function judgeFindings(
       ),
     ),
   );
-  const water = groups
-    .flatMap(({ sightings }) => sightings)
-    .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
+  const isInWater = findWater(groups);
   const backsUp = hasBackup(axes) === 'by-itself';
   const judged = groups.map((group, index) =>
-    judgeGroup(inspection, group, numbers[index]!, settings, water, backsUp),
+    judgeGroup(inspection, group, numbers[index]!, settings, isInWater, backsUp),
   );
   const kept = keepIssued(judged, issuedNumbers(inspection.decisions));
-  const numbered = judged.map((finding, index) => ({ ...finding, number: kept[index]! }));
+  const numbered = judged.map((finding, index) =>
+    kept[index] === finding.number ? finding : { ...finding, number: kept[index]! },
+  );
   const apart = partNumbering(numbered);
   const lineOf = (finding: Finding) => laterals.find(({ lineId }) => lineId === finding.lineId)!;
   return numbered.flatMap((finding) => takeApart(inspection, lineOf(finding), finding, apart));
@@ -95,7 +97,7 @@ function judgeGroup(
   { lateral, sightings }: Group,
   number: number,
   settings: Settings,
-  water: readonly DefectSighting[],
+  isInWater: (thing: DefectSighting) => boolean,
   backsUp: boolean,
 ): Finding {
   // Of a pool's sightings those that were seen standing give its depth, its ends and its grade.
@@ -113,7 +115,7 @@ function judgeGroup(
   const facts = factsOf(
     ranked,
     { boreIn: segment?.diameterIn ?? null, material },
-    water.some((pool) => isOver(pool, lead)),
+    isInWater(lead),
     settings,
   );
   const whose = placed ? partsOf(inspection, lateral, span)[0]! : NOBODYS;
@@ -208,11 +210,21 @@ function stillOnes(sightings: readonly DefectSighting[]): readonly DefectSightin
   return still.length > 0 ? still : sightings;
 }
 
-/** Whether a pool stands over the same pipe: of one line, and more than touching. */
-function isOver(pool: DefectSighting, thing: DefectSighting): boolean {
-  const isOneAxis =
-    pool.axis.placed && thing.axis.placed && pool.axis.run.lineId === thing.axis.run.lineId;
-  return (isOneAxis || pool.axis === thing.axis) && overlaps(pool.span, thing.span);
+/** The pipe that a sighting is in: of its line, or of its own run while nothing places that. */
+const pipeUnder = ({ axis }: DefectSighting) => (axis.placed ? axis.run.lineId : axis);
+
+/** Tells whether a pool stands over a thing: in the same pipe, and more than touching. */
+function findWater(groups: readonly Group[]): (thing: DefectSighting) => boolean {
+  const pools = groups
+    .flatMap(({ sightings }) => sightings)
+    .filter(({ stretch }) => stretch.entry.defect === 'standing-water');
+  const byPipe = new Map(
+    [...groupBy(pools, pipeUnder)].map(([pipe, all]) => [pipe, layOut(all, ({ span }) => span)]),
+  );
+  return (thing) =>
+    byPipe
+      .get(pipeUnder(thing))?.(thing.span)
+      .some(({ span }) => overlaps(span, thing.span)) ?? false;
 }
 
 /** Whose a finding is that has no station. */

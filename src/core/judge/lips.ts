@@ -1,4 +1,5 @@
 import { memoOf } from '../base/memo';
+import { layOut } from '../base/near';
 import type { Facts } from '../catalogue/severity/grade';
 import type { Thresholds } from '../catalogue/severity/thresholds';
 import { depthInOf } from '../catalogue/severity/water-depth';
@@ -29,11 +30,13 @@ export const readLips = memoOf((lateral: Lateral): readonly LipSpot[] =>
     .sort((a, b) => a.stationFt - b.stationFt),
 );
 
+const lipsNear = memoOf((lateral: Lateral) =>
+  layOut(readLips(lateral), ({ stationFt }) => ({ fromFt: stationFt, toFt: stationFt })),
+);
+
 /** The lip at a pool's downstream end: the highest there is, one of no known height last. */
 export function lipAtEnd(lateral: Lateral, endFt: number, { atLipFt }: Thresholds): LipSpot | null {
-  const near = readLips(lateral).filter(
-    ({ stationFt }) => Math.abs(stationFt - endFt) <= atLipFt + 1e-9,
-  );
+  const near = lipsNear(lateral)({ fromFt: endFt, toFt: endFt }, atLipFt);
   return near.sort((a, b) => (b.lipIn ?? -1) - (a.lipIn ?? -1))[0] ?? null;
 }
 

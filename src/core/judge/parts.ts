@@ -1,4 +1,5 @@
 import type { Interval } from '../base/interval';
+import { memoOfBoth } from '../base/memo';
 import { TOLERANCES } from '../base/tolerances';
 import type { Zone } from '../catalogue/zones';
 import type { Lateral } from '../lateral/lateral';
@@ -16,7 +17,7 @@ export type Part = {
 };
 
 /** Stations at which a stretch may change hands or leave the scope. */
-function cutsOf({ job }: Inspection, lateral: Lateral): number[] {
+const cutsOf = memoOfBoth(({ job }: Inspection, lateral: Lateral): number[] => {
   const { responsibilityLineFt, zones } = lateral;
   const wallFt = wallFtOf(lateral);
   const indoors = zones.flatMap(({ fromFt, toFt, value }) =>
@@ -26,7 +27,7 @@ function cutsOf({ job }: Inspection, lateral: Lateral): number[] {
     ...(responsibilityLineFt === null ? [] : [responsibilityLineFt]),
     ...(job.scope === 'lateral' ? [...(wallFt === null ? [] : [wallFt]), ...indoors] : []),
   ].sort((a, b) => a - b);
-}
+});
 
 /**
  * Cuts a stretch where it changes hands or leaves what was agreed: each part has its own side and its own
@@ -34,9 +35,12 @@ function cutsOf({ job }: Inspection, lateral: Lateral): number[] {
  */
 export function partsOf(inspection: Inspection, lateral: Lateral, span: Interval): Part[] {
   const touchFt = TOLERANCES.samePlaceFt;
-  const inner = cutsOf(inspection, lateral).filter(
-    (at) => at > span.fromFt + touchFt && at < span.toFt - touchFt,
-  );
+  const isPoint = span.toFt - span.fromFt <= 2 * touchFt;
+  const inner = isPoint
+    ? []
+    : cutsOf(inspection, lateral).filter(
+        (at) => at > span.fromFt + touchFt && at < span.toFt - touchFt,
+      );
   const edges = [span.fromFt, ...inner, span.toFt];
   const parts: Part[] = [];
   for (const [index, toFt] of edges.slice(1).entries()) {

@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import type { Lateral } from '../lateral/lateral';
 import { arcsCompatible, type ClockArc } from '../measure/clock';
 import { clockOf } from '../measure/join/things';
@@ -35,20 +36,13 @@ function sightingsOf(axis: RunAxis): DefectSighting[] {
 }
 
 /** Whether one sighting only repeats another: the same sizes and marks, whenever and by whichever pass. */
-function saysTheSame(a: DefectSighting, b: DefectSighting): boolean {
-  const said = ({ stretch: { entry } }: DefectSighting) => {
-    const {
-      id: _id,
-      at: _at,
-      pass: _pass,
-      replaces: _replaces,
-      photoIds: _photos,
-      ...facts
-    } = entry;
-    return JSON.stringify(Object.entries(facts).sort());
-  };
-  return said(a) === said(b);
-}
+const saysTheSame = (a: DefectSighting, b: DefectSighting): boolean =>
+  factsSaid(a.stretch.entry) === factsSaid(b.stretch.entry);
+
+const factsSaid = memoOf((entry: EntryOf<'defect'>): string => {
+  const { id: _id, at: _at, pass: _pass, replaces: _replaces, photoIds: _photos, ...facts } = entry;
+  return JSON.stringify(Object.entries(facts).sort());
+});
 
 /** Every defect of a line as groups of sightings of one thing. Unplaced runs merge with nothing. */
 export function groupDefects(lateral: Lateral, settings: Settings): DefectSighting[][] {

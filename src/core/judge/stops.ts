@@ -86,9 +86,7 @@ function stopsOfPipe(lateral: Lateral, id: StopId, material: Material): Stop[] {
 /** Entries that say another utility runs through a line: from the log, whatever they were joined to. */
 function crossingsOf({ axes, unplaced }: Lateral): string[] {
   return [...axes, ...unplaced].flatMap(({ log }) =>
-    log.standing.flatMap((entry) =>
-      entry.kind === 'defect' && entry.defect === 'utility-crossing' ? [entry.id] : [],
-    ),
+    log.of('defect').flatMap(({ id, defect }) => (defect === 'utility-crossing' ? [id] : [])),
   );
 }
 

@@ -99,9 +99,7 @@ export function wasSeenDry(lateral: Lateral): boolean {
 function candidatesIn(laterals: readonly Lateral[]): DefectKind[] {
   return laterals.flatMap(({ axes, unplaced }) =>
     [...axes, ...unplaced].flatMap(({ log }) =>
-      log.standing.flatMap((entry) =>
-        entry.kind === 'defect' ? [...(entry.candidates ?? [])] : [],
-      ),
+      log.of('defect').flatMap(({ candidates = [] }) => candidates),
     ),
   );
 }

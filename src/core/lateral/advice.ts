@@ -14,8 +14,7 @@ export type PlacedAdvice = {
 /** Every recommendation of the inspector on a line, in the order in which they were given. */
 export const readAdvice = memoOf((lateral: Lateral): readonly PlacedAdvice[] =>
   [...lateral.axes, ...lateral.unplaced].flatMap((axis) =>
-    axis.log.standing.flatMap((entry): PlacedAdvice[] => {
-      if (entry.kind !== 'advice') return [];
+    axis.log.of('advice').flatMap((entry): PlacedAdvice[] => {
       if (entry.readingFt === null || !axis.placed) return [{ axis, entry, span: null }];
       const { from } = axis.placeOfEntry(entry);
       const to =

@@ -23,13 +23,11 @@ export type ClearStretch = {
 /** Every stretch of a line that was called clear; one that was never closed ends where it began. */
 export const readClears = memoOf((lateral: Lateral): readonly ClearStretch[] =>
   lateral.axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry): ClearStretch[] => {
-      if (entry.kind !== 'clear') return [];
+    axis.log.of('clear').flatMap((entry): ClearStretch[] => {
       const { from, to } = axis.placeOfEntry(entry);
-      const closed = axis.log.standing.find(
-        (one) =>
-          one.kind === 'close' && axis.log.heirsOf(one.closes).some(({ id }) => id === entry.id),
-      );
+      const closed = axis.log
+        .of('close')
+        .find((one) => axis.log.heirsOf(one.closes).some(({ id }) => id === entry.id));
       const end =
         entry.toReadingFt !== undefined
           ? axis.placeOf(entry.pass, entry.toReadingFt)

@@ -20,8 +20,8 @@ export const isCloseBy = ({ what, offsetFt = 0 }: Thing): boolean =>
 /** What was logged over a line and lies close by it; without a place on the line, anywhere along it. */
 export function loggedCloseBy({ axes, unplaced }: Lateral): CloseBy[] {
   return [...axes, ...unplaced].flatMap((axis) =>
-    axis.log.standing.flatMap((entry): CloseBy[] => {
-      if (entry.kind !== 'surface' || !isCloseBy(entry)) return [];
+    axis.log.of('surface').flatMap((entry): CloseBy[] => {
+      if (!isCloseBy(entry)) return [];
       if (entry.readingFt === null || !axis.placed) return [{ what: entry.what, span: null }];
       const { from, to } = axis.placeOfEntry(entry);
       const span = { fromFt: from.stationFt - SPACING_FT, toFt: to.stationFt + SPACING_FT };
@@ -37,9 +37,7 @@ export function onlyWalked(
 ): Surrounding[] {
   const axes = laterals.flatMap((lateral) => [...lateral.axes, ...lateral.unplaced]);
   const given = new Set(
-    axes.flatMap(({ log }) =>
-      log.standing.flatMap((entry) => (entry.kind === 'surface' ? (entry.seenOnWalk ?? []) : [])),
-    ),
+    axes.flatMap(({ log }) => log.of('surface').flatMap(({ seenOnWalk = [] }) => seenOnWalk)),
   );
   return surroundings.filter(({ id }) => !given.has(id));
 }

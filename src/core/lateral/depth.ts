@@ -14,8 +14,8 @@ export type Located = { readonly stationFt: number; readonly depthFt: number };
 export const readDepths = memoOf((lateral: Lateral): readonly Located[] =>
   lateral.axes
     .flatMap((axis) =>
-      axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'locate' || entry.depthIn === undefined) return [];
+      axis.log.of('locate').flatMap((entry) => {
+        if (entry.depthIn === undefined) return [];
         const { from, to } = axis.placeOfEntry(entry);
         const depthIn = ((entry.depthToIn ?? entry.depthIn) + entry.depthIn) / 2;
         return [{ stationFt: (from.stationFt + to.stationFt) / 2, depthFt: depthIn / 12 }];

@@ -31,8 +31,7 @@ type FeatureSighting = Sighting & {
 /** Reads the features of all placed runs, all sightings of one merged, in station order. */
 export function readFeatures(axes: readonly RunAxis[], settings: Settings): Feature[] {
   const sightings = axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry): FeatureSighting[] => {
-      if (entry.kind !== 'feature') return [];
+    axis.log.of('feature').flatMap((entry): FeatureSighting[] => {
       const sighting = pointSighting(axis, entry);
       if (sighting.alongFt < 0) return [];
       return [{ ...sighting, entry, clock: clockOf(axis, entry) }];

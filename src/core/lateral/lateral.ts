@@ -1,4 +1,6 @@
 import { type Interval, overlapFt, unite } from '../base/interval';
+import { lastAtOrBelow } from '../base/memo';
+import { layOut } from '../base/near';
 import { TOLERANCES } from '../base/tolerances';
 import type { LineJoin } from '../measure/join/join';
 import type { RunAxis } from '../measure/placement';
@@ -152,12 +154,16 @@ function readSubmerged(axes: readonly RunAxis[], pipes: readonly Partition<Pipe>
         isStill: checkWater(stretch.entry, axis.log, axis.run).verified,
       })),
   );
-  const drained = pools.filter(({ isFull, isStill }) => isStill && !isFull);
+  const drained = layOut(
+    pools.filter(({ isFull, isStill }) => isStill && !isFull),
+    ({ stretch }) => stretch.span,
+  );
   return pools
     .filter(({ isFull }) => isFull)
     .filter(
       ({ stretch, isStill }) =>
-        isStill || !drained.some((one) => overlapFt(one.stretch.span, stretch.span) > 0),
+        isStill ||
+        !drained(stretch.span).some((one) => overlapFt(one.stretch.span, stretch.span) > 0),
     )
     .map(({ stretch }) => stretch.span);
 }
@@ -175,8 +181,10 @@ function isUnderWater(
 /** Bore at a station, inches; `null` where no material was logged. */
 function boreAt(pipes: readonly Partition<Pipe>[], stationFt: number): number | null {
   for (const { pieces } of pipes) {
-    const piece = pieces.find((p) => stationFt >= p.fromFt && stationFt <= p.toFt);
-    if (piece) return piece.value?.diameterIn ?? null;
+    // At an edge the piece that ends there.
+    const at = lastAtOrBelow(pieces, stationFt, ({ toFt }) => toFt);
+    const piece = pieces[at]?.toFt === stationFt ? pieces[at] : pieces[at + 1];
+    if (piece && piece.fromFt <= stationFt) return piece.value?.diameterIn ?? null;
   }
   return null;
 }

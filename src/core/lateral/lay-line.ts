@@ -14,9 +14,7 @@ export type LaidLine = { readonly axes: readonly RunAxis[]; readonly join: LineJ
 
 /** Whether a run saw its line end: at the main or a tank, and confirmed. */
 const sawEnd = ({ log }: RunAxis) =>
-  log.standing.some(
-    (entry) => entry.kind === 'end' && endsLine(entry.reason) && entry.confirmedBy !== 'none',
-  );
+  log.of('end').some(({ reason, confirmedBy }) => endsLine(reason) && confirmedBy !== 'none');
 
 /** Runs that links join, each group by itself; runs from one access are joined by it. */
 function groupJoined(axes: readonly RunAxis[], links: readonly Link[]): RunAxis[][] {

@@ -8,9 +8,8 @@ export type Located = { readonly stationFt: number; readonly entry: EntryOf<'loc
 /** Every place of a line that was found from the ground, its depth measured or not. */
 export function locatedOn({ axes }: Lateral): Located[] {
   return axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry): Located[] => {
-      if (entry.kind !== 'locate' || entry.readingFt === null || entry.blockedBy !== undefined)
-        return [];
+    axis.log.of('locate').flatMap((entry): Located[] => {
+      if (entry.readingFt === null || entry.blockedBy !== undefined) return [];
       return [{ stationFt: axis.placeOf(entry.pass, entry.readingFt).stationFt, entry }];
     }),
   );

@@ -42,9 +42,7 @@ export function readMarks<K extends 'material' | 'zone', T>(
   const seen: BoundarySighting<T>[] = [];
   for (const axis of axes) {
     const inRiser: { alongFt: number; sighting: BoundarySighting<T> }[] = [];
-    axis.log.standing.forEach((standing, order) => {
-      if (standing.kind !== kind) return;
-      const entry: BoundaryEntry = standing;
+    axis.log.of(kind).forEach((entry: BoundaryEntry, order) => {
       const point = pointSighting(axis, entry);
       const alongFt = alongOfBoundary(axis, entry);
       if (alongFt < 0 && entry.side === 'near') return;

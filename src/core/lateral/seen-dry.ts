@@ -1,5 +1,6 @@
 import { clip, type Interval, interval, unite } from '../base/interval';
 import { memoOf } from '../base/memo';
+import { layOut } from '../base/near';
 import type { WaterState } from '../catalogue/vocabulary';
 import type { RunAxis } from '../measure/placement';
 import type { Entry } from '../model/log/entry';
@@ -39,16 +40,17 @@ const isStill = (state: Point['state']) => state === 'drained' || state === 'non
  * The feet of a line that a camera passed with the line drained, or with no water running: only there can
  * anybody say that no water stands. A head is known to have been where something was logged, and between.
  */
-export const seenDry = memoOf((lateral: Lateral): readonly Interval[] =>
-  unite(
+export const seenDry = memoOf((lateral: Lateral): readonly Interval[] => {
+  const clearNear = layOut(lateral.coverage.clear, (part) => part);
+  return unite(
     lateral.axes.flatMap((axis) => {
       const path = pathOf(axis);
       return path.slice(1).flatMap((point, index) => {
         const from = path[index]!;
         if (!isStill(from.state)) return [];
         const passed = interval(from.stationFt, point.stationFt);
-        return lateral.coverage.clear.flatMap((part) => clip(passed, part) ?? []);
+        return clearNear(passed).flatMap((part) => clip(passed, part) ?? []);
       });
     }),
-  ).filter(({ fromFt, toFt }) => toFt > fromFt),
-);
+  ).filter(({ fromFt, toFt }) => toFt > fromFt);
+});

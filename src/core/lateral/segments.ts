@@ -1,5 +1,6 @@
 import { type Interval, overlaps } from '../base/interval';
 import { lastAtOrBelow, memoOf } from '../base/memo';
+import { layOut } from '../base/near';
 import type { Material } from '../catalogue/materials/index';
 import type { Certainty } from '../catalogue/vocabulary';
 import type { Zone } from '../catalogue/zones';
@@ -55,8 +56,7 @@ const samePipe = (a: Pipe, b: Pipe) =>
 const readBores = memoOf((axis: RunAxis): ReadonlyMap<string, number | null> => {
   const bores = new Map<string, number | null>();
   let last: number | null = null;
-  for (const entry of axis.log.standing) {
-    if (entry.kind !== 'material') continue;
+  for (const entry of axis.log.of('material')) {
     last = possibleBoreIn(entry) ?? last;
     bores.set(entry.id, last);
   }
@@ -166,9 +166,11 @@ function joinAlike(parts: readonly Segment[]): Segment[] {
   return joined;
 }
 
+const segmentsNear = memoOf((segments: readonly Segment[]) => layOut(segments, (one) => one));
+
 /** The segments that a stretch lies in; of a point the one it is in. */
 export function segmentsOver(segments: readonly Segment[], span: Interval): Segment[] {
-  return segments.filter((segment) => overlaps(segment, span));
+  return segmentsNear(segments)(span).filter((segment) => overlaps(segment, span));
 }
 
 /** The segment at a station; on an edge the downstream one, outside the reach the nearest. */

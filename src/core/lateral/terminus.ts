@@ -27,8 +27,7 @@ export function endsLine(reason: EndReason): boolean {
 /** Every standing `end` of the runs given. */
 export function readEnds(axes: readonly RunAxis[]): PlacedEnd[] {
   return axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry) => {
-      if (entry.kind !== 'end') return [];
+    axis.log.of('end').flatMap((entry) => {
       const tiedFt = axis.words.tieOf(entry.id)?.stationFt;
       return [{ axis, entry, stationFt: tiedFt ?? axis.placeOfEntry(entry).to.stationFt }];
     }),

@@ -53,7 +53,7 @@ export function readUpperEnd(
     (axis) => axis.direction === -1 && isAtTop(axis.placeAlong(axis.reachFt)) && axis.reachFt > 0,
   );
   if (climber) {
-    const end = climber.log.standing.findLast((entry) => entry.kind === 'end');
+    const end = climber.log.of('end').at(-1);
     if (end?.reason === 'vent') return { state: 'seen' };
     const { from, reachFt: climbedFt } = climber;
     return { state: 'unreached', remainderFt: end?.remainderFt ?? null, from, climbedFt };

@@ -1,4 +1,5 @@
 import { clip, type Interval, lengthFt } from '../base/interval';
+import { layOut } from '../base/near';
 import { TOLERANCES } from '../base/tolerances';
 import { type Zone, zonesWith } from '../catalogue/zones';
 import type { RunAxis } from '../measure/placement';
@@ -95,13 +96,11 @@ function boundedPieces(
         : stationFt > fromFt + slackFt && stationFt <= toFt + slackFt,
     );
     const isWall = index < walls.length;
+    const ownNear = layOut(own, ({ stationFt }) => ({ fromFt: stationFt, toFt: stationFt }));
     return partition(own, { fromFt, toFt }, same).pieces.flatMap((piece): Bounded[] => {
       const saidAt = (side: 'up' | 'down', at: number) =>
-        own.some(
-          (mark) =>
-            mark.side === side &&
-            mark.value === piece.value &&
-            Math.abs(mark.stationFt - at) <= slackFt,
+        ownNear({ fromFt: at, toFt: at }, slackFt).some(
+          (mark) => mark.side === side && mark.value === piece.value,
         );
       const fromAbove = saidAt('down', piece.fromFt);
       // Said from its far side, the zone's way out is where it was said.

@@ -78,19 +78,32 @@ function matchInto<S extends Sighting>(
         3 * (most(sorted, (one) => one.sigmaFt) + most(items, (one) => one.sigmaFt)),
       )
     : withinFt;
-  const isOpen = [...sorted, ...items].some(([first]) => first!.oneEnded);
-  const candidates = items.flatMap((item, index) =>
-    matches.hasItem(index)
-      ? []
-      : nearestOf(sorted, item, reachFt, isOpen ? longestFt : 0, (group, feet) => {
-          if (matches.hasGroup(group)) return false;
-          const all = sorted[group]!;
-          return (
-            item.every((a) => all.every((b) => compatible(b, a))) &&
-            isNear(all[0]!, item[0]!, feet, withinFt)
-          );
-        }).map((near) => ({ ...near, item: index })),
-  );
+  const open = sorted.flatMap(([first], group) => (first!.oneEnded ? [group] : []));
+  const isAnyOpen = open.length > 0 || items.some(([first]) => first!.oneEnded);
+  const candidates: { readonly group: number; readonly feet: number; readonly item: number }[] = [];
+  for (const [index, item] of items.entries()) {
+    if (matches.hasItem(index)) continue;
+    const isOne = (group: number, feet: number) => {
+      if (matches.hasGroup(group)) return false;
+      const all = sorted[group]!;
+      return (
+        item.every((a) => all.every((b) => compatible(b, a))) &&
+        isNear(all[0]!, item[0]!, feet, withinFt)
+      );
+    };
+    // A single end may be either end of a stretch: such pairs are found whatever lies between.
+    const openFt = item[0]!.oneEnded ? longestFt : 0;
+    const atMost = isAnyOpen ? Infinity : NEAREST;
+    const near = nearestOf(sorted, item[0]!, reachFt, openFt, atMost, isOne);
+    for (const one of near) candidates.push({ ...one, item: index });
+    if (openFt > 0) continue;
+    for (const group of open) {
+      const feet = apartFt(sorted[group]![0]!, item[0]!);
+      const isFound = near.some((one) => one.group === group);
+      if (feet <= reachFt && !isFound && isOne(group, feet))
+        candidates.push({ group, feet, item: index });
+    }
+  }
   const other = ({ group, item }: (typeof candidates)[number]) =>
     same(sorted[group]![0]!, items[item]![0]!) ? 0 : 1;
   candidates.sort(
@@ -112,24 +125,26 @@ const NEAREST = 8;
  *
  * @param reachFt how far apart two sightings of one thing can lie at most.
  * @param openFt how much farther a stretch may begin, when a single end is matched to either of its own.
+ * @param atMost how many are looked for.
  */
 function nearestOf<S extends Sighting>(
   sorted: readonly S[][],
-  [sighting]: readonly S[],
+  sighting: S,
   reachFt: number,
   openFt: number,
+  atMost: number,
   isOne: (group: number, feet: number) => boolean,
 ): { readonly group: number; readonly feet: number }[] {
-  const { fromFt } = sighting!.span;
+  const { fromFt } = sighting.span;
   const found: { group: number; feet: number }[] = [];
   let left = lastAtOrBelow(sorted, fromFt, ([first]) => first!.span.fromFt);
   let right = left + 1;
-  while (found.length < NEAREST || openFt > 0) {
+  while (found.length < atMost) {
     const leftFt = left < 0 ? Infinity : fromFt - sorted[left]![0]!.span.fromFt;
     const rightFt = right >= sorted.length ? Infinity : sorted[right]![0]!.span.fromFt - fromFt;
     if (Math.min(leftFt, rightFt) > reachFt + openFt) break;
     const group = leftFt <= rightFt ? left-- : right++;
-    const feet = apartFt(sorted[group]![0]!, sighting!);
+    const feet = apartFt(sorted[group]![0]!, sighting);
     if (feet <= reachFt && isOne(group, feet)) found.push({ group, feet });
   }
   return found;

@@ -34,8 +34,7 @@ export type PlacedStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>> = {
 /** Finds the standing `close` of each opened entry; closes follow corrections along the chain. */
 const findCloses = memoOf((axis: RunAxis): ReadonlyMap<string, EntryOf<'close'>> => {
   const closes = new Map<string, EntryOf<'close'>>();
-  for (const entry of axis.log.standing) {
-    if (entry.kind !== 'close') continue;
+  for (const entry of axis.log.of('close')) {
     for (const heir of axis.log.heirsOf(entry.closes)) closes.set(heir.id, entry);
   }
   return closes;
@@ -69,9 +68,9 @@ export const hasLip = (entry: EntryOf<'material'>) =>
 
 /** Lips that were said with a change of pipe: as much a defect as one logged by itself. */
 function lipsAtChanges({ log }: RunAxis): EntryOf<'defect'>[] {
-  const own = log.standing.filter((entry) => entry.kind === 'defect' && entry.defect === 'lip');
-  return log.standing.flatMap((entry): EntryOf<'defect'>[] => {
-    if (entry.kind !== 'material' || !hasLip(entry)) return [];
+  const own = log.of('defect').filter((entry) => entry.defect === 'lip');
+  return log.of('material').flatMap((entry): EntryOf<'defect'>[] => {
+    if (!hasLip(entry)) return [];
     const { id, at, pass, readingFt, certainty, note, photoIds, lipIn } = entry;
     const isSaid = own.some(
       (one) =>
@@ -94,11 +93,8 @@ const placeUnseen = memoOf((axis: RunAxis) => placeAll(axis, 'unseen'));
 
 function placeAll<K extends 'defect' | 'unseen'>(axis: RunAxis, kind: K) {
   const closes = findCloses(axis);
-  return axis.log.standing.flatMap((entry) =>
-    entry.kind === kind
-      ? [placeStretch(axis, entry as StretchEntry<K>, closes.get(entry.id) ?? null)]
-      : [],
-  );
+  const entries = axis.log.of(kind) as readonly StretchEntry<K>[];
+  return entries.map((entry) => placeStretch(axis, entry, closes.get(entry.id) ?? null));
 }
 
 function placeStretch<E extends EntryOf<'defect'> | EntryOf<'unseen'>>(

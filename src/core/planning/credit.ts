@@ -1,4 +1,5 @@
 import { clip, type Interval, subtract, totalFt } from '../base/interval';
+import { memoOfBoth } from '../base/memo';
 import type { Finding } from '../judge/finding';
 import { cellsWithin } from './bed';
 import { methodById } from './methods/index';
@@ -11,13 +12,13 @@ import type { Work, WorkDraft } from './work';
 const LEFT_FT = 0.05;
 
 /** Where along a draft its method can really be used: its grounds, and pipe that allows it. */
-export function usablePartsOf(site: Site, draft: WorkDraft): Interval[] {
+export const usablePartsOf = memoOfBoth((site: Site, draft: WorkDraft): Interval[] => {
   const method = methodById(draft.method);
   return cellsWithin(bedOf(site, draft.lineId), draft)
     .filter((cell) => method.grounds.includes(cell.ground))
     .filter((cell) => method.barredIn(cell, site, draft.lineId) === null)
     .map(({ fromFt, toFt }) => ({ fromFt, toFt }));
-}
+});
 
 /** The stretch that must be worked for a finding; other ground beyond its own ends it, except for a sag. */
 export function neededFor(site: Site, finding: Finding, method: Method): Interval {

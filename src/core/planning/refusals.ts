@@ -1,3 +1,4 @@
+import { memoOfBoth } from '../base/memo';
 import { addRanges, type Range } from '../base/range';
 import type { MethodId } from '../catalogue/method-ids';
 import type { Finding } from '../judge/finding';
@@ -20,10 +21,18 @@ export type Refusal = {
   readonly because: string;
 };
 
+/** What was priced by itself, by finding and method: the plans of a site ask for the same. */
+const priceBook = memoOfBoth((_site: Site, _finding: Finding) => new Map<MethodId, Range>());
+
 /** What a method would cost for one finding by itself, with all that it needs first. */
 function priceAlone(site: Site, method: Method, finding: Finding): Range {
+  const book = priceBook(site, finding);
+  const known = book.get(method.id);
+  if (known) return known;
   const draft = { method: method.id, lineId: finding.lineId, ...neededFor(site, finding, method) };
-  return addRanges(priceWorks(site, withFirst(site, [draft])).map(({ cost }) => cost));
+  const price = addRanges(priceWorks(site, withFirst(site, [draft])).map(({ cost }) => cost));
+  book.set(method.id, price);
+  return price;
 }
 
 /** Why a method is not used for a finding, when nobody would wonder: it is not for that ground. */

@@ -1,5 +1,5 @@
 import { clip, type Interval, lengthFt, overlaps, subtract } from '../base/interval';
-import { memoOf } from '../base/memo';
+import { memoOf, memoOfBoth } from '../base/memo';
 import { NEW_PIPE } from '../catalogue/method-ids';
 import type { Assessment } from '../judge/assessment';
 import type { Finding } from '../judge/finding';
@@ -176,28 +176,40 @@ export function wishesOf(site: Site, need: Need, isAllowed: Allowed): Wish[] {
     }));
   }
   const { finding, what } = need;
+  return waysFor(site, finding).map(({ fromFt, ways }) => ({
+    fromFt,
+    lineId: finding.lineId,
+    name: `${finding.id} ${fromFt}`,
+    ways: ways.filter(
+      ({ method, does }) => (does === 'cure' || what === 'hold') && isAllowed(method),
+    ),
+  }));
+}
+
+type Way = Interval & { readonly method: Method; readonly does: 'cure' | 'hold' };
+
+/** Every way to end or to hold a finding, for each piece of it: whatever a plan needs or allows. */
+const waysFor = memoOfBoth((site: Site, finding: Finding) => {
   const bed = bedOf(site, finding.lineId);
   const pieces = piecesOf(site, bed, finding);
   return pieces.map((piece) => ({
     fromFt: piece.fromFt,
-    lineId: finding.lineId,
-    name: `${finding.id} ${piece.fromFt}`,
-    ways: DOING.filter(isAllowed).flatMap((method) => {
+    ways: DOING.flatMap((method): Way[] => {
       // What must not be done at a finding is no way to deal with it, though its pipe would bear it.
       if (isForbiddenAt(site, method, finding)) return [];
       const does = method.verdict(finding, site)?.does;
-      if (does !== 'cure' && !(does === 'hold' && what === 'hold')) return [];
+      if (does !== 'cure' && does !== 'hold') return [];
       const stretch = stretchFor(site, method, finding, pieces, piece);
       const worked = method.runsFromWayIn ? method.reach(finding, site) : stretch;
       return stretch &&
         worked &&
         whyNotOver(site, method, bed, worked) === null &&
         whyNoPassage(site, method, bed, worked, finding.id) === null
-        ? [{ method, ...stretch }]
+        ? [{ method, does, ...stretch }]
         : [];
     }),
   }));
-}
+});
 
 /** The methods that a plan may use. */
 export type Allowed = (method: Method) => boolean;

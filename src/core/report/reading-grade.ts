@@ -8,8 +8,20 @@ const END = /[.!?]+(?=\s|$)/;
 const wordsOf = (sentence: string) =>
   (sentence.match(WORD) ?? []).map((word) => word.replace(/[.,]+$/, ''));
 
+/** Words whose syllables were counted. Reports say the same few thousand; what inspectors write is not kept without end. */
+const counted = new Map<string, number>();
+const MOST_WORDS = 20_000;
+
 /** Syllables of a word; a number is read as one. */
-const countSyllables = (word: string) => (/\d/.test(word) ? 1 : Math.max(1, syllable(word)));
+function countSyllables(word: string): number {
+  if (/\d/.test(word)) return 1;
+  const known = counted.get(word);
+  if (known !== undefined) return known;
+  if (counted.size >= MOST_WORDS) counted.clear();
+  const count = Math.max(1, syllable(word));
+  counted.set(word, count);
+  return count;
+}
 
 /**
  * The school grade at which sentences read: the Flesch–Kincaid grade, `0.39 · words a sentence + 11.8 ·

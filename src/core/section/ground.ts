@@ -66,8 +66,8 @@ function house(x: number, across: number, groundY: number): Primitive {
 
 function trees(lateral: Lateral, frame: Frame): Primitive[] {
   return lateral.axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry): Primitive[] => {
-      if (entry.kind !== 'surface' || !/tree|hedge/.test(entry.what)) return [];
+    axis.log.of('surface').flatMap((entry): Primitive[] => {
+      if (!/tree|hedge/.test(entry.what)) return [];
       const x = frame.xOf(axis.placeOfEntry(entry).from.stationFt);
       const isHedge = entry.what.includes('hedge');
       const crown = isHedge ? 7 : 13;

@@ -32,9 +32,15 @@ function steppedRates(random: Random, ...more: [number, number, number]) {
  * A random problem of choosing on a line of 100 ft: shared set-ups, a permit for the last stretch, tees,
  * bars, points and stretches that overlap. The same seed gives the same problem.
  */
-export function randomProblem(seed: number, count: number): Problem {
+export const randomProblem = (seed: number, count: number): Problem =>
+  problemOver(seed, count, Math.max(LINE_FT, count * 8));
+
+/** The same with targets as close as this on average, feet. */
+export const denseProblem = (seed: number, count: number, feetApart: number): Problem =>
+  problemOver(seed, count, count * feetApart);
+
+function problemOver(seed: number, count: number, lineFt: number): Problem {
   const random = seededRandom(seed);
-  const lineFt = Math.max(LINE_FT, count * 8);
   const whole = (low: number, high: number) => Math.round(random.between(low, high));
   const trades: Trade[] = [0b00001, 0b00110, 0b01010, 0b00010].map((bits, index) => ({
     ...steppedRates(random, index === 3 ? 0 : whole(100, 2200), bits, index < 2 ? 0b10000 : 0),

@@ -1,5 +1,5 @@
 import { sceneOf } from '../judge/judge';
-import type { Conclusion } from '../judge/rules/conclusion';
+import type { AnyConclusion } from '../judge/rules/conclusion';
 import { RULES } from '../judge/rules/index';
 import type { Scene } from '../judge/rules/scene';
 import { buildLateral, groupRunsByLine } from '../lateral/lateral';
@@ -56,13 +56,13 @@ export function sceneFrom(inspection: Inspection): Scene {
 }
 
 /** What one rule concludes of an inspection. */
-export function conclusionsOf(ruleId: string, inspection: Inspection): readonly Conclusion[] {
+export function conclusionsOf(ruleId: string, inspection: Inspection): readonly AnyConclusion[] {
   const rule = RULES.find(({ id }) => id === ruleId);
   if (!rule) throw new Error(`no rule is called ${ruleId}`);
   return rule.conclude(sceneFrom(inspection));
 }
 
 /** The words of conclusions, what settles them and what they advise included. */
-export function wordsOfConclusions(conclusions: readonly Conclusion[]): string {
+export function wordsOfConclusions(conclusions: readonly AnyConclusion[]): string {
   return JSON.stringify(conclusions);
 }

@@ -9,8 +9,7 @@ export const beyondEnd: Check = {
   stand: 'desk',
   find: (context) =>
     perRun(context, ({ name, run, log, home }) => {
-      if (!log.standing.some((entry) => entry.kind === 'end' && entry.readingFt !== null))
-        return [];
+      if (!log.of('end').some(({ readingFt }) => readingFt !== null)) return [];
       return log.standing.flatMap((entry) => {
         const beyond = readingsOf(entry).find(
           (reading) => reading > home.farthestFt + TOLERANCES.beyondEndFt,

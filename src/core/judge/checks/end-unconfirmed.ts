@@ -8,8 +8,8 @@ export const endUnconfirmed: Check = {
   stand: 'surface',
   find: (context) =>
     perRun(context, ({ name, run, log }) =>
-      log.standing.flatMap((entry) =>
-        entry.kind === 'end' && endsLine(entry.reason) && entry.confirmedBy === 'none'
+      log.of('end').flatMap((entry) =>
+        endsLine(entry.reason) && entry.confirmedBy === 'none'
           ? [
               {
                 message: `Run ${name} ends at ${sayReading(entry.readingFt)} as the ${entry.reason}, not confirmed.`,

@@ -7,17 +7,11 @@ export const flagOpen: Check = {
   stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
-      axis.log.standing.flatMap((entry) =>
-        entry.kind === 'flag'
-          ? [
-              {
-                message: `A flag at ${sayWhere(axis, entry)} is not settled${entry.note ? `: "${entry.note}"` : '.'}`,
-                action: 'Say what was there, or retract the flag.',
-                runIds: [axis.run.id],
-                entryIds: [entry.id],
-              },
-            ]
-          : [],
-      ),
+      axis.log.of('flag').map((entry) => ({
+        message: `A flag at ${sayWhere(axis, entry)} is not settled${entry.note ? `: "${entry.note}"` : '.'}`,
+        action: 'Say what was there, or retract the flag.',
+        runIds: [axis.run.id],
+        entryIds: [entry.id],
+      })),
     ),
 };

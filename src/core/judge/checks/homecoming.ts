@@ -15,7 +15,7 @@ export const homecoming: Check = {
               action:
                 'Check the zero and the homecoming reading; locate anything that will be dug for.',
               runIds: [run.id],
-              entryIds: log.standing.flatMap((entry) => (entry.kind === 'home' ? [entry.id] : [])),
+              entryIds: log.of('home').map(({ id }) => id),
             },
           ]
         : [],

@@ -16,7 +16,7 @@ function listBare(context: CheckContext): Found[] {
       return runId === null
         ? [{ message: `The job says ${text}.`, action: NEXT, runIds: [], entryIds: [] }]
         : [];
-    const entry = axis.log.standing.find(({ id }) => id === entryId);
+    const entry = axis.log.heirsOf(entryId ?? '').find(({ id }) => id === entryId);
     if (!entry) return [];
     const what = entry.kind === 'defect' ? entry.defect : entry.kind;
     return [

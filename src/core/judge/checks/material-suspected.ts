@@ -7,8 +7,8 @@ export const materialSuspected: Check = {
   stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
-      axis.log.standing.flatMap((entry) =>
-        entry.kind === 'material' && (entry.certainty ?? 'confirmed') !== 'confirmed'
+      axis.log.of('material').flatMap((entry) =>
+        (entry.certainty ?? 'confirmed') !== 'confirmed'
           ? [
               {
                 message: `The material at ${sayWhere(axis, entry)} is only suspected.`,

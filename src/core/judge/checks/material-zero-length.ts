@@ -13,8 +13,8 @@ function calledAtEnd(
   lateral: Lateral,
 ): { axis: RunAxis; entry: EntryOf<'material'>; atFt: number }[] {
   return lateral.axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry) => {
-      if (entry.kind !== 'material' || entry.side !== 'far') return [];
+    axis.log.of('material').flatMap((entry) => {
+      if (entry.side !== 'far') return [];
       const { to } = axis.placeOfEntry(entry);
       const isAtEnd = axis.reachFt > 0 && to.alongFt >= axis.reachFt - TOLERANCES.samePlaceFt;
       const goesOn = lateral.reached.some(({ fromFt, toFt }) =>

@@ -27,7 +27,9 @@ export const nearDuplicate: Check = {
 function neighbours(findings: readonly Finding[], index: number): Finding[] {
   const finding = findings[index]!;
   const near: Finding[] = [];
-  for (const other of findings.slice(index + 1, index + 1 + MOST_NEIGHBOURS)) {
+  const last = Math.min(index + MOST_NEIGHBOURS, findings.length - 1);
+  for (let at = index + 1; at <= last; at += 1) {
+    const other = findings[at]!;
     if (other.lineId !== finding.lineId || !finding.placed || !other.placed) break;
     if (other.span.fromFt - finding.span.fromFt > TOLERANCES.nearDuplicateFt) break;
     const isSame = other.kind === finding.kind;

@@ -1,4 +1,5 @@
-import { gapBetweenFt, interval, type Interval } from '../../base/interval';
+import { interval, type Interval } from '../../base/interval';
+import { layOut, type Near } from '../../base/near';
 import { TOLERANCES } from '../../base/tolerances';
 import type { Lateral } from '../../lateral/lateral';
 import { type Check, sayAt } from '../check';
@@ -14,8 +15,7 @@ export const noLocate: Check = {
     return findings
       .filter(({ action, placed }) => placed && (action === 'repair' || action === 'urgent'))
       .filter(
-        ({ lineId, span }) =>
-          !locates.get(lineId)?.some((at) => gapBetweenFt(span, at) <= TOLERANCES.locateReachFt),
+        ({ lineId, span }) => locates.get(lineId)!(span, TOLERANCES.locateReachFt).length === 0,
       )
       .map((finding) => ({
         message: `Finding ${finding.number}, ${finding.kind} ${sayAt(context, finding)}, may be dug for and has no locate within ${TOLERANCES.locateReachFt} ft.`,
@@ -26,12 +26,13 @@ export const noLocate: Check = {
   },
 };
 
-function locatesOf(lateral: Lateral): Interval[] {
-  return lateral.axes.flatMap((axis) =>
-    axis.log.standing.flatMap((entry) => {
-      if (entry.kind !== 'locate' || entry.depthIn === undefined) return [];
+function locatesOf(lateral: Lateral): Near<Interval> {
+  const located = lateral.axes.flatMap((axis) =>
+    axis.log.of('locate').flatMap((entry) => {
+      if (entry.depthIn === undefined) return [];
       const { from, to } = axis.placeOfEntry(entry);
       return [interval(from.stationFt, to.stationFt)];
     }),
   );
+  return layOut(located, (at) => at);
 }

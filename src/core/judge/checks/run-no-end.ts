@@ -7,7 +7,7 @@ export const runNoEnd: Check = {
   stand: 'reel',
   find: (context) =>
     perRun(context, ({ name, run, log }) =>
-      run.outcome === 'abandoned' || log.standing.some((entry) => entry.kind === 'end')
+      run.outcome === 'abandoned' || log.of('end').length > 0
         ? []
         : [
             {

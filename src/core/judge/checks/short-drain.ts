@@ -8,8 +8,8 @@ export const shortDrain: Check = {
   stand: 'reel',
   find: (context) =>
     perRun(context, (axis) =>
-      axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'defect' || entry.defect !== 'standing-water') return [];
+      axis.log.of('defect').flatMap((entry) => {
+        if (entry.defect !== 'standing-water') return [];
         const { verified, drainedMin } = checkWater(entry, axis.log, axis.run);
         if (!verified || drainedMin === null || drainedMin >= context.settings.minDrainMin)
           return [];

@@ -24,9 +24,8 @@ export const waterUnverified: Check = {
       context.findings.filter((finding) => finding.verified).flatMap(({ entryIds }) => entryIds),
     );
     return perRun(context, (axis) =>
-      axis.log.standing.flatMap((entry) => {
-        if (entry.kind !== 'defect' || entry.defect !== 'standing-water' || entry.ourDoing)
-          return [];
+      axis.log.of('defect').flatMap((entry) => {
+        if (entry.defect !== 'standing-water' || entry.ourDoing) return [];
         const { verified, state } = checkWater(entry, axis.log, axis.run);
         if (verified || settled.has(entry.id)) return [];
         const known = state === 'running' || state === 'draining' ? state : 'unsaid';

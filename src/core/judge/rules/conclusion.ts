@@ -10,18 +10,28 @@ import type { Finding } from '../finding';
 /** Whether a conclusion is about one finding, named by its id, or about the job as a whole (`null`). */
 type On = { readonly on: string | null };
 
-/**
- * What a rule may conclude. A rule adds reasons, causes, advice and questions and may change what to do;
- * it never moves a grade, which the severity table alone gives.
- */
-export type Conclusion =
-  | (On & { readonly kind: 'reason'; readonly text: string })
+/** A conclusion that may change what to do about a finding: a cause that competes, a call for more, a reason for nothing. */
+export type Turning =
   | {
       readonly kind: 'cause';
       readonly on: string;
       readonly cause: string;
       readonly settledBy: string;
     }
+  | { readonly kind: 'no-action'; readonly on: string; readonly text: string }
+  | {
+      readonly kind: 'action';
+      readonly on: string;
+      readonly action: Action;
+      readonly text: string;
+    };
+
+/**
+ * What a rule may conclude that changes no action. Whatever a rule concludes, it never moves a grade, which
+ * the severity table alone gives.
+ */
+export type Conclusion =
+  | (On & { readonly kind: 'reason'; readonly text: string })
   | (On & {
       readonly kind: 'suspicion';
       readonly defect: DefectKind;
@@ -34,8 +44,6 @@ export type Conclusion =
       readonly runIds: readonly string[];
       readonly methods?: readonly MethodId[];
     })
-  | { readonly kind: 'no-action'; readonly on: string; readonly text: string }
-  | { readonly kind: 'action'; readonly on: string; readonly action: Action; readonly text: string }
   | (On & { readonly kind: 'proviso'; readonly text: string; readonly settledBy: string })
   | (On & Asked)
   | MadeFinding;
@@ -50,6 +58,9 @@ export type Asked = {
   readonly runIds: readonly string[];
   readonly entryIds: readonly string[];
 };
+
+/** What a rule that may turn an action concludes. */
+export type AnyConclusion = Conclusion | Turning;
 
 /** A finding that a rule makes of the whole. */
 export type MadeFinding = {
@@ -73,7 +84,7 @@ export type MadeFinding = {
 };
 
 /** A conclusion with the rule that came to it. */
-export type Concluded = Conclusion & { readonly rule: string };
+export type Concluded = AnyConclusion & { readonly rule: string };
 
 /** The conclusions of one kind. */
 export function pick<K extends Concluded['kind']>(
@@ -89,7 +100,7 @@ export const reason = (on: Finding | null, text: string): Conclusion => ({
   text,
 });
 
-export const cause = (on: Finding, name: string, settledBy: string): Conclusion => ({
+export const cause = (on: Finding, name: string, settledBy: string): Turning => ({
   kind: 'cause',
   on: on.id,
   cause: name,
@@ -117,7 +128,7 @@ export const adviceWith = (
 ): Conclusion => ({ kind: 'advice', on: on.id, text, runIds: on.runIds, methods });
 
 /** "No action, because …": the text goes on after "because". */
-export const noAction = (on: Finding, text: string): Conclusion => ({
+export const noAction = (on: Finding, text: string): Turning => ({
   kind: 'no-action',
   on: on.id,
   text,

@@ -1,6 +1,7 @@
 import { groupBy } from '../../base/group';
-import { gapBetweenFt, type Interval } from '../../base/interval';
+import type { Interval } from '../../base/interval';
 import { memoOf } from '../../base/memo';
+import { layOut } from '../../base/near';
 import type { FindingKind } from '../../catalogue/defects/kinds';
 import type { Thresholds } from '../../catalogue/severity/thresholds';
 import { listCleanouts } from '../../lateral/cleanouts';
@@ -40,15 +41,9 @@ export type Standing<K extends Entry['kind']> = {
   readonly entry: EntryOf<K>;
 };
 
-const byKind = memoOf((axis: RunAxis): ReadonlyMap<string, readonly Entry[]> =>
-  groupBy(axis.log.standing, ({ kind }) => kind),
-);
-
 /** Every standing entry of a kind, with its run. */
 export function standingOf<K extends Entry['kind']>(scene: Scene, kind: K): Standing<K>[] {
-  return runsOf(scene).flatMap((axis) =>
-    (byKind(axis).get(kind) ?? []).map((entry) => ({ axis, entry: entry as EntryOf<K> })),
-  );
+  return runsOf(scene).flatMap((axis) => axis.log.of(kind).map((entry) => ({ axis, entry })));
 }
 
 /**
@@ -88,24 +83,20 @@ export function pipeAt(scene: Pick<Scene, 'laterals'>, finding: Finding): Segmen
   return segmentAt(segments, (finding.span.fromFt + finding.span.toFt) / 2);
 }
 
-/** Findings are kept by the ten feet that they lie in, so that neighbours are found at once. */
-const BUCKET_FT = 10;
-const bucketOf = (atFt: number) => Math.floor(atFt / BUCKET_FT);
-const keyOf = (lineId: string, kind: FindingKind, bucket: number) => `${lineId} ${kind} ${bucket}`;
-
-const readBuckets = memoOf(({ findings }: Scene) => {
-  const buckets = new Map<string, Finding[]>();
-  for (const finding of findings) {
-    if (!finding.placed || finding.ourDoing) continue;
-    const { span, lineId, kind } = finding;
-    for (let bucket = bucketOf(span.fromFt); bucket <= bucketOf(span.toFt); bucket += 1) {
-      const key = keyOf(lineId, kind, bucket);
-      const held = buckets.get(key);
-      if (held) held.push(finding);
-      else buckets.set(key, [finding]);
-    }
-  }
-  return buckets;
+/** Placed findings by line and kind, laid out so that neighbours are found at once. */
+const readNear = memoOf(({ findings }: Scene) => {
+  const placed = findings.filter((one) => one.placed && !one.ourDoing);
+  return new Map(
+    [...groupBy(placed, ({ lineId }) => lineId)].map(([lineId, onLine]) => [
+      lineId,
+      new Map(
+        [...groupBy(onLine, ({ kind }) => kind)].map(([kind, alike]) => [
+          kind,
+          layOut(alike, ({ span }) => span),
+        ]),
+      ),
+    ]),
+  );
 });
 
 /** Placed findings of these kinds within so many feet of a spot, itself left out. */
@@ -115,26 +106,19 @@ export function findNear(
   withinFt: number,
   kinds: readonly FindingKind[],
 ): Finding[] {
-  const buckets = readBuckets(scene);
-  const found = new Set<Finding>();
-  for (const kind of kinds) {
-    const last = bucketOf(spot.span.toFt + withinFt);
-    for (let at = bucketOf(spot.span.fromFt - withinFt); at <= last; at += 1) {
-      for (const near of buckets.get(keyOf(spot.lineId, kind, at)) ?? []) {
-        if (near === spot) continue;
-        if (gapBetweenFt(near.span, spot.span) <= withinFt + 1e-9) found.add(near);
-      }
-    }
-  }
-  return [...found];
+  const onLine = readNear(scene).get(spot.lineId);
+  return kinds.flatMap((kind) =>
+    (onLine?.get(kind)?.(spot.span, withinFt) ?? []).filter((near) => near !== spot),
+  );
 }
+
+const readFeaturesNear = memoOf(({ features }: Lateral) =>
+  layOut(features, ({ stationFt }) => ({ fromFt: stationFt, toFt: stationFt })),
+);
 
 /** Features of a finding's line within so many feet of it. */
 export function featuresNear(scene: Scene, spot: Spot, withinFt: number): Feature[] {
-  return lineOf(scene, spot.lineId).features.filter(
-    ({ stationFt }) =>
-      gapBetweenFt(spot.span, { fromFt: stationFt, toFt: stationFt }) <= withinFt + 1e-9,
-  );
+  return readFeaturesNear(lineOf(scene, spot.lineId))(spot.span, withinFt);
 }
 
 /** A way in for a hose or a cutter: an access point, or a cleanout that the camera found from inside. */
@@ -148,13 +132,16 @@ export function usableCleanouts({
   return listCleanouts(inspection, laterals).filter(({ state }) => state === 'usable');
 }
 
-/** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
-export function readSurface(scene: Scene): {
+/** Something outside the pipe, with its entry where it was logged. */
+type SeenOutside = {
   readonly what: string;
   readonly where: string;
   readonly offsetFt: number | null;
   readonly entry: Standing<'surface'> | null;
-}[] {
+};
+
+/** Everything outside the pipe: what was logged over the line and what was seen on the walk. */
+export const readSurface = memoOf((scene: Scene): readonly SeenOutside[] => {
   const logged = standingOf(scene, 'surface').map((one) => ({
     what: one.entry.what,
     where: one.entry.note ?? '',
@@ -165,7 +152,7 @@ export function readSurface(scene: Scene): {
     ({ what, where, offsetFt = null }) => ({ what, where, offsetFt, entry: null }),
   );
   return [...logged, ...walked];
-}
+});
 
 /** The spot of the line under what was logged outside the pipe; `null` without a footage, or with no line there. */
 export function spotUnder(scene: Scene, { entry, axis }: Standing<'surface'>): Spot | null {

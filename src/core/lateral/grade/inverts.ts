@@ -30,10 +30,7 @@ const ONE_PLACE_FT = 2;
 export function readLocated(axes: readonly RunAxis[], settings: Settings): LocatedPoint[] {
   const points = axes
     .flatMap((axis) =>
-      axis.log.standing.flatMap((entry) => {
-        const point = entry.kind === 'locate' ? locatedAt(axis, entry, settings) : null;
-        return point ? [point] : [];
-      }),
+      axis.log.of('locate').flatMap((entry) => locatedAt(axis, entry, settings) ?? []),
     )
     .sort((a, b) => a.stationFt - b.stationFt);
   const places: LocatedPoint[][] = [];

@@ -1,10 +1,14 @@
+import { groupBy } from '../../base/group';
+import { memoOf } from '../../base/memo';
 import { answersInChain } from './chain';
-import type { Entry } from './entry';
+import type { Entry, EntryOf } from './entry';
 
 /** The log of one run after corrections and retractions have been applied. */
 export type FoldedLog = {
   /** Entries that stand, by `at` and then by place in the log. */
   readonly standing: readonly Entry[];
+  /** Those of one kind, in the same order. */
+  readonly of: <K extends Entry['kind']>(kind: K) => readonly EntryOf<K>[];
   /** For every entry that does not stand: why. */
   readonly fallen: ReadonlyMap<string, 'replaced' | 'retracted'>;
   /** First entry of the chain that an entry belongs to; itself when it starts one. */
@@ -21,8 +25,9 @@ export type FoldedLog = {
  * A retract takes one entry back and restores what it had replaced; a retract of a retract undoes it.
  * An entry falls when a correction of it, however many steps on, is still alive. Two corrections of
  * one entry both stand: a flag may be settled by two things. The same id twice counts once, the first.
+ * A run whose entries are the same list is folded once.
  */
-export function foldLog(entries: readonly Entry[]): FoldedLog {
+export const foldLog = memoOf((entries: readonly Entry[]): FoldedLog => {
   const byId = new Map<string, Entry>();
   for (const entry of entries) if (!byId.has(entry.id)) byId.set(entry.id, entry);
   const log = [...byId.values()];
@@ -78,14 +83,16 @@ export function foldLog(entries: readonly Entry[]): FoldedLog {
     },
     () => NONE,
   );
+  const byKind = groupBy(inTime, ({ kind }) => kind);
   return {
     standing: inTime,
+    of: <K extends Entry['kind']>(kind: K) => (byKind.get(kind) ?? []) as EntryOf<K>[],
     fallen,
     rootOf,
     heirsOf: (id) => heirIds(id).map((heir) => byId.get(heir)!),
     byId,
   };
-}
+});
 
 const NONE: readonly string[] = [];
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { leastByTrying, randomProblem } from '../../testing/choosing';
+import { denseProblem, leastByTrying, randomProblem } from '../../testing/choosing';
 import { choose } from './choose';
 import { meterOf, type Problem, type Trade } from './problem';
 
@@ -64,6 +64,14 @@ describe('choosing', () => {
     expect(choose({ trades: [trade], targets, once: [0] })!.cost).toBe(2 * 500 + 60);
   });
 
+  it('proves its choice however close the targets lie: 200 of them, an inch to four feet apart', () => {
+    for (const feetApart of [1 / 12, 0.25, 0.5, 1, 2, 4])
+      for (let seed = 1; seed <= 10; seed += 1) {
+        const problem = denseProblem(seed, 200, feetApart);
+        expect(choose(problem)!.isExact, `${feetApart} ft apart, seed ${seed}`).toBe(true);
+      }
+  });
+
   it('says that there is no way when a target has none', () => {
     expect(choose({ trades: [], targets: [{ id: 'a', options: [] }], once: [] })).toBeNull();
     expect(choose({ trades: [], targets: [], once: [] })).toEqual({
@@ -121,7 +129,12 @@ describe('the meter of a trade', () => {
     expect(meter.cost(20, 25, true)).toBe(20);
     expect(meter.cost(20, 25, false)).toBe(10_020);
     expect(meter.cost(15, 20, true)).toBe(10 + 1000);
-    expect([meter.opening(9), meter.opening(10), meter.mostOpening]).toEqual([7, 9, 9]);
+    expect([
+      meter.opening(9),
+      meter.opening(10),
+      meter.mostOpening(9),
+      meter.mostOpening(20),
+    ]).toEqual([7, 9, 9, 8]);
     expect(meter.cost(5, 15, false)).toBe(5 + 10 + 1000);
     expect(meter.cost(-10, 0, true)).toBe(10);
     expect(meter.onceIn(5, 10)).toBe(0b1);

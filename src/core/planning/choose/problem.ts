@@ -60,9 +60,9 @@ export type Choice = {
 
 /** Sums of a trade from a fixed place on, so that any stretch is priced by two look-ups. */
 export type Meter = {
-  /** Price of a stretch of its own that begins here, and the most that one may cost anywhere. */
+  /** Price of beginning a stretch of its own here, and the most that one may cost from here on. */
   readonly opening: (fromFt: number) => number;
-  readonly mostOpening: number;
+  readonly mostOpening: (fromFt: number) => number;
   /** Price of working from `fromFt` to `toFt`; the lump at the beginning counts when `isOpening`. */
   readonly cost: (fromFt: number, toFt: number, isOpening: boolean) => number;
   readonly onceIn: (fromFt: number, toFt: number) => number;
@@ -86,6 +86,9 @@ export function meterOf({ rates, lumps, bars, edges = [] }: Trade): Meter {
   const sums = rates.map(() => 0);
   for (let at = 2; at < rates.length; at += 1)
     sums[at] = sums[at - 1]! + (rates[at]!.fromFt - rates[at - 1]!.fromFt) * rates[at - 1]!.perFt;
+  const dearestFrom = rates.map(({ opening }) => opening);
+  for (let at = rates.length - 2; at >= 0; at -= 1)
+    dearestFrom[at] = Math.max(dearestFrom[at]!, dearestFrom[at + 1]!);
   const rateAt = (atFt: number) =>
     Math.max(
       0,
@@ -101,7 +104,7 @@ export function meterOf({ rates, lumps, bars, edges = [] }: Trade): Meter {
   const edgesBelow = sumsBelow(edges);
   return {
     opening: (fromFt) => rates[rateAt(fromFt)]!.opening,
-    mostOpening: Math.max(...rates.map(({ opening }) => opening)),
+    mostOpening: (fromFt) => dearestFrom[rateAt(fromFt)]!,
     cost: (fromFt, toFt, isOpening) =>
       upTo(toFt) -
       upTo(fromFt) +

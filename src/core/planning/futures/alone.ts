@@ -1,3 +1,4 @@
+import { memoOfBoth } from '../../base/memo';
 import { addRanges, type Range, scaleRange } from '../../base/range';
 import type { Finding } from '../../judge/finding';
 import { choose } from '../choose/choose';
@@ -5,20 +6,28 @@ import { withFirst } from '../first-works';
 import { poseProblem, worksOf } from '../pose';
 import { priceWorks } from '../price-works';
 import type { Site } from '../site';
-import { type Allowed } from '../ways';
+import type { Need } from '../ways';
 import type { WorkDraft } from '../work';
 
 /** The cheapest way to deal with one finding by itself: its works and their price. */
 export type Alone = { readonly works: readonly WorkDraft[]; readonly cost: Range };
 
 /** What it would take to deal with one finding and nothing else; `null` when nothing here can. */
-export function aloneFor(
+export const aloneFor = (
   site: Site,
   finding: Finding,
   what: 'cure' | 'hold' = 'cure',
-  isAllowed?: Allowed,
-): Alone | null {
-  const posed = poseProblem(site, [{ what, finding }], isAllowed);
+): Alone | null => (what === 'cure' ? cureAlone : holdAlone)(site, finding);
+
+const cureAlone = memoOfBoth((site: Site, finding: Finding) =>
+  alone(site, { what: 'cure', finding }),
+);
+const holdAlone = memoOfBoth((site: Site, finding: Finding) =>
+  alone(site, { what: 'hold', finding }),
+);
+
+function alone(site: Site, need: Need): Alone | null {
+  const posed = poseProblem(site, [need]);
   const choice = posed.problem.targets.length > 0 ? choose(posed.problem) : null;
   if (!choice) return null;
   const works = withFirst(site, worksOf(posed, choice));

@@ -20,9 +20,7 @@ export const headTooBig: Rule = {
           [...axes, ...unplaced].includes(axis),
         )!;
         // Tried already: a new set-up in the run, or another run that went on to the main.
-        const wasTried = axis.log.standing.some(
-          (other) => other.kind === 'setup' && Date.parse(other.at) <= atMs,
-        );
+        const wasTried = axis.log.of('setup').some((other) => Date.parse(other.at) <= atMs);
         return !wasTried && !lineOf(scene, lateral.lineId).reachedMain;
       })
       .map(({ axis, entry }) =>

@@ -5,6 +5,9 @@ import { adviceWith } from '../conclusion';
 import type { Rule } from '../rule';
 import { groupClose } from '../structure/close-together';
 
+/** Of many works in a row so many are named on each side: a pit is no longer than that. */
+const NEIGHBOURS = 8;
+
 export const sharedPit: Rule = {
   number: 51,
   id: 'shared-pit',
@@ -22,8 +25,9 @@ export const sharedPit: Rule = {
     return groupClose(works, scene.thresholds.closeTogetherFt)
       .filter((group) => group.length > 1)
       .flatMap((group) =>
-        group.flatMap((finding) => {
-          const others = group.filter((one) => one !== finding);
+        group.flatMap((finding, index) => {
+          const near = group.slice(Math.max(0, index - NEIGHBOURS), index + NEIGHBOURS + 1);
+          const others = near.filter((one) => one !== finding);
           const alike = others.filter(({ zone }) => groundOf(zone) === groundOf(finding.zone));
           const unlike = others.length - alike.length;
           const name = (list: readonly { readonly number: number }[]) =>

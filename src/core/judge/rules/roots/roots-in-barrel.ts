@@ -6,6 +6,7 @@ import { findingsOf } from '../scene';
 
 export const rootsInBarrel: Rule = {
   number: 22,
+  turns: true,
   id: 'roots-in-barrel',
   when: 'roots come through the barrel, where there is no joint',
   then: 'suspect a crack or a missing piece of wall: clear, look again, price a spot repair',

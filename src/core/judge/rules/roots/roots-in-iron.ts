@@ -1,11 +1,19 @@
 import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { NEW_INSIDE, NEW_PIPE } from '../../../catalogue/method-ids';
-import { adviceWith, type Conclusion, proviso, question, reason, suspicion } from '../conclusion';
+import {
+  adviceWith,
+  type AnyConclusion,
+  proviso,
+  question,
+  reason,
+  suspicion,
+} from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
 export const rootsInIron: Rule = {
   number: 23,
+  turns: true,
   id: 'roots-in-iron',
   when: 'roots come into iron',
   then: 'through the barrel: the wall is gone there, replace or line; at a joint: as any joint; place not logged: provisional, and ask',
@@ -13,7 +21,7 @@ export const rootsInIron: Rule = {
   conclude: (scene) =>
     findingsOf(scene, 'roots')
       .filter(({ material }) => isPipeOf('iron', material))
-      .flatMap((roots): Conclusion[] => {
+      .flatMap((roots): AnyConclusion[] => {
         if (roots.facts.locus === 'barrel') {
           return [
             reason(roots, 'the iron wall is gone where they come through'),

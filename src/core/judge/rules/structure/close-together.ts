@@ -1,4 +1,5 @@
 import { kindsWith } from '../../../catalogue/defects/kinds';
+import { compareText } from '../../../measure/sighting';
 import type { Finding } from '../../finding';
 import { advice, type Conclusion, reason } from '../conclusion';
 import type { Rule } from '../rule';
@@ -9,7 +10,7 @@ export function groupClose(findings: readonly Finding[], withinFt: number): Find
   const groups: Finding[][] = [];
   let endFt = -Infinity;
   const sorted = [...findings].sort(
-    (a, b) => a.lineId.localeCompare(b.lineId) || a.span.fromFt - b.span.fromFt,
+    (a, b) => compareText(a.lineId, b.lineId) || a.span.fromFt - b.span.fromFt,
   );
   for (const finding of sorted) {
     const last = groups.at(-1);

@@ -1,5 +1,5 @@
 import { NEW_PIPE } from '../../../catalogue/method-ids';
-import { adviceWith, type Conclusion } from '../conclusion';
+import { adviceWith, type AnyConclusion } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
@@ -16,6 +16,7 @@ export const GIVING_WAY = [
 
 export const fiberDeforms: Rule = {
   number: 35,
+  turns: true,
   id: 'fiber-deforms',
   when: 'bituminous fiber is humped, blistered or holed',
   then: 'replace it, once the material is certain; no cutters and no high pressure in it',
@@ -23,7 +24,7 @@ export const fiberDeforms: Rule = {
   conclude: (scene) =>
     findingsOf(scene, ...GIVING_WAY)
       .filter(({ material }) => material === 'bituminous-fiber')
-      .flatMap((finding): Conclusion[] => [
+      .flatMap((finding): AnyConclusion[] => [
         {
           kind: 'action',
           on: finding.id,

@@ -1,3 +1,4 @@
+import { memoOfBoth } from '../../../base/memo';
 import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { segmentHeightRatio } from '../../../lateral/opening';
 import type { Segment } from '../../../lateral/segments';
@@ -74,7 +75,7 @@ function damOf(scene: Scene, pool: Finding, thing: Finding): Dam | null {
 }
 
 /** What could hold a pool: everything that stands up at its downstream end. */
-export function damsOf(scene: Scene, pool: Finding): Dam[] {
+export const damsOf = memoOfBoth((scene: Scene, pool: Finding): Dam[] => {
   if (!pool.placed) return [];
   const { atLipFt } = scene.thresholds;
   const endFt = pool.span.toFt;
@@ -96,4 +97,4 @@ export function damsOf(scene: Scene, pool: Finding): Dam[] {
       : []),
     ...things,
   ];
-}
+});

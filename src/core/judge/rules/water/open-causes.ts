@@ -1,4 +1,5 @@
 import { overlaps } from '../../../base/interval';
+import { layOut } from '../../../base/near';
 import { kindsWith } from '../../../catalogue/defects/kinds';
 import { isPipeOf } from '../../../catalogue/materials/kinds';
 import { depthInOf, fillRatioOf } from '../../../catalogue/severity/water-depth';
@@ -13,16 +14,18 @@ const hasNoDepth = ({ facts }: Finding) => depthInOf(facts) === null && fillRati
 
 /** Murky or submerged stretches that no other run saw. */
 function murkOf(scene: Scene) {
-  return scene.laterals.flatMap(({ lineId, coverage }) =>
-    coverage.unseen
+  return scene.laterals.flatMap(({ lineId, coverage }) => {
+    const obscuredNear = layOut(coverage.obscured, (part) => part);
+    return coverage.unseen
       .filter(({ cause: why }) => why === 'murky' || why === 'submerged')
-      .filter((stretch) => coverage.obscured.some((part) => overlaps(part, stretch)))
-      .map((stretch) => ({ lineId, stretch })),
-  );
+      .filter((stretch) => obscuredNear(stretch).some((part) => overlaps(part, stretch)))
+      .map((stretch) => ({ lineId, stretch }));
+  });
 }
 
 export const openCauses: Rule = {
   number: 15,
+  turns: true,
   id: 'open-causes',
   when: 'water is not verified, or the head was submerged or in murk and no depth is known; or water stands on worn iron',
   then: 'debris, roots and belly all stay possible: clean and look again; never pick one. On worn iron, the wear and a belly compete',
@@ -30,8 +33,12 @@ export const openCauses: Rule = {
   conclude: (scene) => {
     const murk = murkOf(scene);
     const pools = findingsOf(scene, 'standing-water');
+    const murkNear = layOut(murk, ({ stretch }) => stretch);
     const isMurky = (pool: Finding) =>
-      murk.some(({ lineId, stretch }) => lineId === pool.lineId && overlaps(stretch, pool.span));
+      murkNear(pool.span).some(
+        ({ lineId, stretch }) => lineId === pool.lineId && overlaps(stretch, pool.span),
+      );
+    const poolsNear = layOut(pools, ({ span }) => span);
     const open = pools.filter(
       (pool) =>
         pool.provisos.some(({ rule }) => rule === 'water-unverified') ||
@@ -42,7 +49,7 @@ export const openCauses: Rule = {
     );
     const bare = murk.filter(
       ({ lineId, stretch }) =>
-        !pools.some(
+        !poolsNear(stretch).some(
           (pool) =>
             pool.lineId === lineId &&
             !hasNoDepth(pool) &&

@@ -2,7 +2,7 @@ import { sayIn } from '../../../base/numbers';
 import type { MethodId } from '../../../catalogue/method-ids';
 import type { Finding } from '../../finding';
 import { isDeeperThan } from '../../lips';
-import { adviceWith, cause, type Conclusion, question, reason } from '../conclusion';
+import { adviceWith, cause, type AnyConclusion, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { damsOf } from './dams';
@@ -38,6 +38,7 @@ const LONGER_BY = 1.5;
 
 export const poolHeld: Rule = {
   number: 11,
+  turns: true,
   id: 'pool-held',
   when: 'a pool’s downstream end meets a lip, scale where plastic turns to iron, a step up, roots, debris or an intruding tap',
   then: 'that dam is the likely cause: clear or ramp it and look again before any digging; deeper than the dam could hold, dam and sag compete',
@@ -45,7 +46,7 @@ export const poolHeld: Rule = {
   conclude: (scene) =>
     findingsOf(scene, 'standing-water')
       .filter(({ verified }) => verified)
-      .flatMap((pool): Conclusion[] => {
+      .flatMap((pool): AnyConclusion[] => {
         const dams = damsOf(scene, pool);
         if (dams.length === 0) return [];
         const fallIn = scene.inspection.job.minFallInPerFt ?? USUAL_FALL_IN_PER_FT;

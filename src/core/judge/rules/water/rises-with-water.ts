@@ -59,12 +59,9 @@ export const risesWithWater: Rule = {
   because: 'water that cannot pass climbs back to where it came in',
   conclude: (scene) => {
     const isAfterOurs = ({ axis, entry }: Standing<'flow-test'>) =>
-      axis.log.standing.some(
-        (one) =>
-          one.kind === 'defect' &&
-          one.ourDoing === true &&
-          Date.parse(one.at) <= Date.parse(entry.at),
-      );
+      axis.log
+        .of('defect')
+        .some((one) => one.ourDoing === true && Date.parse(one.at) <= Date.parse(entry.at));
     return [
       ...firstToClear(scene),
       ...ourDebris(scene),

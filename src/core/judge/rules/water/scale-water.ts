@@ -5,6 +5,7 @@ import { findingsOf, findNear } from '../scene';
 
 export const scaleWater: Rule = {
   number: 17,
+  turns: true,
   id: 'scale-water',
   when: 'slight water stands among loose iron scale',
   then: 'the scale holds it, and it is expected to move on',

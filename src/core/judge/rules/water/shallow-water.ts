@@ -1,17 +1,18 @@
 import { fillRatioOf } from '../../../catalogue/severity/water-depth';
-import { noAction, question } from '../conclusion';
+import { type AnyConclusion, noAction, question } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 
 export const shallowWater: Rule = {
   number: 10,
+  turns: true,
   id: 'shallow-water',
   when: 'the water is shallow, the house is lived in and nothing is caught',
   then: 'slight, no work now; say what would change that',
   because: 'a lived-in house has tried the line every day, and nothing has stayed in it',
   conclude: (scene) => {
     const { occupancy } = scene.inspection.property;
-    return findingsOf(scene, 'standing-water').flatMap((pool) => {
+    return findingsOf(scene, 'standing-water').flatMap((pool): AnyConclusion[] => {
       const ratio = fillRatioOf(pool.facts);
       const isShallow = ratio !== null && ratio < scene.thresholds.shallowBelow - 1e-9;
       if (!pool.verified || !isShallow || pool.facts.holdsDebris) return [];
