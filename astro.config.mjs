@@ -1,14 +1,21 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
-import { appThread } from './src/workers/build-app-thread.ts';
+import { compressed } from './src/workers/build-compressed.ts';
+import { serverScripts } from './src/workers/build-server-scripts.ts';
 import { serviceWorker } from './src/workers/build-service-worker.ts';
 
 export default defineConfig({
   output: 'server',
   // Behind a front of Chert's own, which keeps what takes long off the thread that takes connections.
   adapter: node({ mode: 'middleware' }),
-  integrations: [react(), serviceWorker(), appThread()],
+  // Whole pages are sent at once, and drawn in one go.
+  integrations: [
+    react({ experimentalDisableStreaming: true }),
+    serviceWorker(),
+    serverScripts(),
+    compressed(),
+  ],
   // `checkOrigin` compares with the request's own host; the middleware also knows CHERT_ORIGIN.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

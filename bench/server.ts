@@ -106,7 +106,7 @@ export async function benchServer(): Promise<Row[]> {
   let server: ChildProcess | null = null;
   try {
     const startMs = await time(async () => {
-      server = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
+      server = spawn(process.execPath, ['scripts/built.mjs', 'serve'], {
         env: {
           ...process.env,
           PORT: String(PORT),

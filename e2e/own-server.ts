@@ -20,7 +20,7 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
     PORT: String(port),
     CHERT_DATA: data,
   });
-  const cli = (name: string) => ['--import', 'tsx', `src/cli/${name}.ts`];
+  const cli = (name: string) => ['scripts/built.mjs', name];
 
   async function start(): Promise<void> {
     server = spawn(process.execPath, cli('serve'), { env: env(), stdio: 'ignore' });

@@ -1,5 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
-import { SECURITY_HEADERS } from '#server/http/security-headers';
+import { LOADS_NOTHING, SECURITY_HEADERS } from '#server/http/security-headers';
 
 /** What every answer of the app carries. Who is answered at all was decided before: see `server/front`. */
 export const onRequest = defineMiddleware(async ({ cookies, locals }, next) => {
@@ -9,9 +9,8 @@ export const onRequest = defineMiddleware(async ({ cookies, locals }, next) => {
   // A page may be stricter than the rule.
   for (const [name, value] of Object.entries(SECURITY_HEADERS))
     if (!response.headers.has(name)) response.headers.set(name, value);
-  // Pages bring their policy with the hashes of their scripts; nothing else needs to load anything.
-  if (!response.headers.has('content-security-policy')) {
-    response.headers.set('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
-  }
+  // Pages bring their policy with the hashes of their scripts.
+  if (!response.headers.has('content-security-policy'))
+    response.headers.set('content-security-policy', LOADS_NOTHING);
   return response;
 });

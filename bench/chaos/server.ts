@@ -17,7 +17,7 @@ export function benchServer(port: number, data: string) {
     /** Whether the process has ended by itself. */
     hasDied: () => child !== null && child.exitCode !== null,
     spawn(): void {
-      child = spawn(process.execPath, ['--import', 'tsx', 'src/cli/serve.ts'], {
+      child = spawn(process.execPath, ['scripts/built.mjs', 'serve'], {
         env: {
           ...process.env,
           PORT: String(port),

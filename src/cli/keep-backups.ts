@@ -15,8 +15,7 @@ export function keepBackups(dataFolder: string, root: string): void {
   const ask = () => {
     mkdirSync(folder, { recursive: true });
     if (!isDue(readLast(folder), Date.now())) return;
-    const args = ['--import', 'tsx', 'src/cli/backup.ts'];
-    const child = spawn(process.execPath, args, {
+    const child = spawn(process.execPath, ['scripts/built.mjs', 'backup'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
     });

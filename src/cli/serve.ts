@@ -36,7 +36,8 @@ const port = Number(process.env['PORT'] ?? 4870);
 /** The token of the installation: opened, and brought up to date, before the first request can arrive. */
 function openData(): string {
   try {
-    return process.env['CHERT_TOKEN'] ?? installationOf(database()).accessToken;
+    const { accessToken } = installationOf(database());
+    return process.env['CHERT_TOKEN'] ?? accessToken;
   } catch (error) {
     console.error(sayStartTrouble(dataFolder(), error));
     process.exit(DATA_TROUBLE);

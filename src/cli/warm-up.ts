@@ -1,4 +1,6 @@
 import inject from 'light-my-request';
+import { checkEntry } from '#core/model/log/entry.schema';
+import { takeEntries } from '#server/http/take-entries';
 
 type Dispatch = Parameters<typeof inject>[0];
 
@@ -8,6 +10,7 @@ export async function warmUp(app: unknown): Promise<void> {
   const json = { 'content-type': 'application/json' };
   await inject(dispatch, { method: 'GET', url: '/api/health' });
   const none = { method: 'POST', headers: json, payload: '{}' } as const;
-  await inject(dispatch, { ...none, url: '/api/jobs/-/runs/-/entries' });
+  await takeEntries('-', '-', null).catch(() => undefined);
+  checkEntry({});
   await inject(dispatch, { ...none, method: 'PATCH', url: '/api/jobs/-' });
 }

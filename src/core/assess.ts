@@ -1,3 +1,4 @@
+import { memoOf } from './base/memo';
 import type { Assessment } from './judge/assessment';
 import type { CheckContext } from './judge/check';
 import { runChecks } from './judge/checks/index';
@@ -53,3 +54,6 @@ export function assess(given: Inspection): Assessment {
     absences: listAbsences(laterals, findings, judged.suspicions),
   };
 }
+
+/** The same, worked out once for as long as the inspection lives: for pages, papers and lists of one state of a job. */
+export const assessed = memoOf(assess);

@@ -1,16 +1,15 @@
 import type { Database } from 'better-sqlite3';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import {
   composeCard,
   composeRow,
   type Desk,
   type DeskCard,
-  isAtWork,
   type JobSummary,
 } from '#core/desk/desk';
 import type { Assessment } from '#core/judge/assessment';
 import { loadInspection } from './inspections';
-import { listJobs, revOf } from './jobs';
+import { findJobs, jobsAtWork, revOf } from './jobs';
 
 /** The most rows of the list below; a search narrows it. */
 const MOST_ROWS = 200;
@@ -40,7 +39,7 @@ function cardOf(db: Database, job: JobSummary, today: string): DeskCard {
 function assessSafely(db: Database, jobId: string): Assessment | null {
   try {
     const inspection = loadInspection(db, jobId);
-    return inspection && assess(inspection);
+    return inspection && assessed(inspection);
   } catch (error) {
     console.error(`job ${jobId}:`, error);
     return null;
@@ -49,16 +48,8 @@ function assessSafely(db: Database, jobId: string): Assessment | null {
 
 /** Reads the Desk: jobs at work in order of their appointments, and all jobs below. */
 export function readDesk(db: Database, now: Date, query: string): Desk {
-  const jobs = listJobs(db);
   const today = localDay(now);
-  const wanted = query.trim().toLowerCase();
-  const found = wanted
-    ? jobs.filter(({ title, client }) => `${title} ${client}`.toLowerCase().includes(wanted))
-    : jobs;
-  const cards = jobs
-    .filter((job) => isAtWork(job, today))
-    .sort((a, b) => Date.parse(a.scheduledFor) - Date.parse(b.scheduledFor))
-    .slice(0, MOST_CARDS)
-    .map((job) => cardOf(db, job, today));
-  return { cards, rows: found.slice(0, MOST_ROWS).map(composeRow), total: found.length };
+  const { jobs, total } = findJobs(db, query, MOST_ROWS);
+  const cards = jobsAtWork(db, today, MOST_CARDS).map((job) => cardOf(db, job, today));
+  return { cards, rows: jobs.map(composeRow), total };
 }

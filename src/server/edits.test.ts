@@ -136,7 +136,7 @@ describe('facts of several devices', () => {
 });
 
 describe('a second run begun on two devices at once', () => {
-  it('is two runs, each with its own log; the second gets the next free label', () => {
+  it('is two runs, each with its own log; the second gets the next free label', async () => {
     const base = revNow();
     const run = (id: string) => ({ ...setupOf(alder.runs[0]!), id, label: 'R2' });
     const access = (id: string) => ({ ...alder.accessPoints[0]!, id, label: 'Q' });
@@ -158,7 +158,7 @@ describe('a second run begun on two devices at once', () => {
         kind: 'note',
         note: device,
       };
-      logEntries(db, JOB, `run-${device}`, [note], now());
+      await logEntries(db, JOB, `run-${device}`, [note], now());
     }
     const { runs, accessPoints } = facts();
     expect(runs.slice(1).map(({ id, label, entries }) => [id, label, entries[0]?.note])).toEqual([

@@ -5,8 +5,9 @@ import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
 import { refuseFaults, refuseUnknown } from './http/answer';
-import { loadStored, storeDifference } from './inspections';
+import { loadFacts, loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
+import { prepared } from './prepared';
 
 /** Edits as a device sends them. */
 export type SentEdits = {
@@ -58,7 +59,8 @@ function withFreeLabel(inspection: Inspection, edit: Edit): Edit {
 }
 
 function findChange(db: Database, jobId: string, id: string): number | null {
-  const find = db.prepare<[string, string], { rev: number }>(
+  const find = prepared<[string, string], { rev: number }>(
+    db,
     'SELECT rev FROM changes WHERE job_id = ? AND id = ?',
   );
   return find.get(jobId, id)?.rev ?? null;
@@ -78,7 +80,7 @@ export function storeEdits(
 ): EditsOutcome {
   const store = db.transaction((): EditsOutcome => {
     const needsLogs = sent.edits.some(({ path }) => path[0] === 'ties');
-    const stored = loadStored(db, jobId, needsLogs);
+    const stored = needsLogs ? loadStored(db, jobId) : loadFacts(db, jobId);
     if (!stored) throw refuseUnknown('job');
     const { inspection: before, rev } = stored;
     const known = findChange(db, jobId, sent.id);
@@ -95,7 +97,7 @@ export function storeEdits(
       wanted.length < sent.edits.length || edits.some((edit, index) => edit !== wanted[index]);
     storeDifference(db, before, checked.value);
     const step = stepJob(db, jobId);
-    db.prepare('INSERT INTO changes (job_id, id, rev) VALUES (?, ?, ?)').run(
+    prepared(db, 'INSERT INTO changes (job_id, id, rev) VALUES (?, ?, ?)').run(
       jobId,
       sent.id,
       step.rev,
@@ -108,11 +110,10 @@ export function storeEdits(
 
 /** What other devices set since the revision that this one saw, the latest first. */
 function editsSince(db: Database, jobId: string, { base, device }: SentEdits): Row[] {
-  return db
-    .prepare<[string, number, string], Row>(
-      `SELECT ${COLUMNS} FROM edits WHERE job_id = ? AND rev > ? AND device <> ? ORDER BY seq DESC`,
-    )
-    .all(jobId, base, device);
+  return prepared<[string, number, string], Row>(
+    db,
+    `SELECT ${COLUMNS} FROM edits WHERE job_id = ? AND rev > ? AND device <> ? ORDER BY seq DESC`,
+  ).all(jobId, base, device);
 }
 
 function takeDown(
@@ -127,7 +128,8 @@ function takeDown(
     readonly now: string;
   },
 ): void {
-  const insert = db.prepare(
+  const insert = prepared(
+    db,
     `INSERT INTO edits (job_id, change_id, rev, path, was, value, device, said_at, at, over_seq)
      VALUES (@jobId, @changeId, @rev, @path, @was, @value, @device, @saidAt, @at, @overSeq)`,
   );
@@ -162,7 +164,7 @@ export function storeOwnEdits(
   edits: readonly Edit[],
   change: { readonly id: string; readonly now: string },
 ): Step {
-  const { inspection: before } = loadStored(db, jobId, false)!;
+  const { inspection: before } = loadFacts(db, jobId)!;
   storeDifference(db, before, applyEdits(before, edits));
   const step = stepJob(db, jobId);
   const sent = { id: change.id, device: SERVER, saidAt: change.now };
@@ -193,24 +195,23 @@ function readRow({ seq, was, value, device, saidAt, at, ...row }: Row): Told {
 
 /** What was ever set in a job, the latest first. */
 export function listEdits(db: Database, jobId: string): Told[] {
-  return db
-    .prepare<[string], Row>(
-      `SELECT ${COLUMNS} FROM edits WHERE job_id = ? ORDER BY seq DESC LIMIT ${MOST_TOLD}`,
-    )
+  return prepared<[string], Row>(
+    db,
+    `SELECT ${COLUMNS} FROM edits WHERE job_id = ? ORDER BY seq DESC LIMIT ${MOST_TOLD}`,
+  )
     .all(jobId)
     .map(readRow);
 }
 
 /** What two devices set without seeing each other, the latest first. */
 export function listOverwritten(db: Database, jobId: string): Overwritten[] {
-  const rows = db
-    .prepare<[string], OverRow>(
-      `SELECT e.seq, e.path, e.was, e.value, e.device, e.said_at AS saidAt, e.at,
+  const rows = prepared<[string], OverRow>(
+    db,
+    `SELECT e.seq, e.path, e.was, e.value, e.device, e.said_at AS saidAt, e.at,
               o.value AS overValue, o.device AS overDevice, o.at AS overAt
        FROM edits AS e JOIN edits AS o ON o.seq = e.over_seq
        WHERE e.job_id = ? ORDER BY e.seq DESC LIMIT ${MOST_TOLD}`,
-    )
-    .all(jobId);
+  ).all(jobId);
   return rows.map(({ overValue, overDevice, overAt, ...row }) => ({
     ...readRow(row),
     over: { ...field('value', overValue), device: overDevice, at: overAt },

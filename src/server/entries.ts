@@ -3,9 +3,11 @@ import { sameJson } from '#core/model/job/edits';
 import { findDanglingEntries, targetsOf } from '#core/model/job/references';
 import type { Entry } from '#core/model/log/entry';
 import { liftRecord } from '#core/model/migrations/index';
+import { commitTogether } from './commit-together';
 import { refuseFaults } from './http/answer';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
+import { prepared } from './prepared';
 
 /**
  * Appends entries to a run's log in the order given, all of them or, when an id is already taken by a
@@ -20,10 +22,12 @@ export function appendEntries(
   entries: readonly Entry[],
   receivedAt: string,
 ): Stored[] {
-  const find = db.prepare<[string, string, string], { body: string }>(
+  const find = prepared<[string, string, string], { body: string }>(
+    db,
     'SELECT body FROM entries WHERE job_id = ? AND run_id = ? AND id = ?',
   );
-  const insert = db.prepare(
+  const insert = prepared(
+    db,
     'INSERT INTO entries (job_id, run_id, id, body, received_at) VALUES (?, ?, ?, ?, ?)',
   );
   const append = db.transaction((): Stored[] => {
@@ -46,18 +50,19 @@ export function appendEntries(
 
 /**
  * Logs entries that a device sent: what they correct, close or take back must be in the log, or come with
- * them. Reads, checks and writes in one immediate transaction.
+ * them. Reads, checks and writes in one transaction, which others may share.
  *
- * @returns what became of each entry, in order, and the revision of the job before and after.
+ * @returns when they are on the disk: what became of each entry, in order, and the revision of the job before
+ *   and after.
  */
-export function logEntries(
+export const logEntries = (
   db: Database,
   jobId: string,
   runId: string,
   entries: readonly Entry[],
   now: string,
-): Step & { readonly outcomes: Stored[] } {
-  const log = db.transaction(() => {
+): Promise<Step & { readonly outcomes: Stored[] }> =>
+  commitTogether(db, () => {
     const known = new Set([
       ...entries.map(({ id }) => id),
       ...namedInLog(db, jobId, runId, entries),
@@ -69,8 +74,6 @@ export function logEntries(
     const rev = revOf(db, jobId) ?? 0;
     return { outcomes, before: rev, rev };
   });
-  return log.immediate();
-}
 
 /** Undoes the transaction and carries what was found out of it. */
 class Conflict extends Error {
@@ -82,11 +85,10 @@ class Conflict extends Error {
 /** The logs of a job by run, in order of arrival. */
 export function listEntries(db: Database, jobId: string): Map<string, Entry[]> {
   const logs = new Map<string, Entry[]>();
-  const rows = db
-    .prepare<[string], { runId: string; body: string }>(
-      'SELECT run_id AS runId, body FROM entries WHERE job_id = ? ORDER BY seq',
-    )
-    .all(jobId);
+  const rows = prepared<[string], { runId: string; body: string }>(
+    db,
+    'SELECT run_id AS runId, body FROM entries WHERE job_id = ? ORDER BY seq',
+  ).all(jobId);
   for (const { runId, body } of rows) {
     const log = logs.get(runId);
     const entry = liftRecord('entry', JSON.parse(body)) as Entry;
@@ -103,7 +105,8 @@ function namedInLog(
   runId: string,
   entries: readonly Entry[],
 ): string[] {
-  const isThere = db.prepare<[string, string, string]>(
+  const isThere = prepared<[string, string, string]>(
+    db,
     'SELECT 1 FROM entries WHERE job_id = ? AND run_id = ? AND id = ?',
   );
   const named = entries.flatMap((entry) => targetsOf(entry).map(([, id]) => id));

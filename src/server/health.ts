@@ -4,6 +4,7 @@ import { threadId } from 'node:worker_threads';
 import type { Database } from 'better-sqlite3';
 import { backupsFolder, type LastBackup, readLast } from './backup/schedule';
 import { installationOf, timeOf } from './installation';
+import { prepared } from './prepared';
 import { writeWhole } from './write-whole';
 
 export type Health = {
@@ -35,7 +36,7 @@ export function lookAtHealth(open: () => Database, dataFolder: string, nowMs: nu
     const db = open();
     databaseVersion = db.pragma('user_version', { simple: true }) as number;
     const { id } = installationOf(db);
-    db.prepare('UPDATE installation SET id = ?').run(id);
+    prepared(db, 'UPDATE installation SET id = ?').run(id);
     clockBehindMs = Math.max(0, timeOf(db, nowMs) - nowMs);
   } catch (error) {
     troubles.push(`The database cannot be written: ${why(error)}.`);

@@ -6,19 +6,60 @@ import { setupOf } from '#core/model/job/edits';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import { appendEntries, listEntries } from './entries';
-import { bringBack, findJob, insertJob, removeJob, updateJob } from './jobs';
+import { installationOf } from './installation';
+import { bringBack, findJob, insertJob, removeJob, revOf, updateJob } from './jobs';
 import { addPart, listParts, putPart, type Stored } from './parts';
 
 /** An inspection and the revision of its job that it shows. */
 export type StoredInspection = { readonly inspection: Inspection; readonly rev: number };
 
+/** The jobs of a database that were read last, whole, as of their revision. */
+type Kept = { readonly stored: StoredInspection; readonly era: string };
+const books = new WeakMap<Database, Map<string, Kept>>();
 /**
- * Everything stored about a job and its revision, read as of one moment.
+ * So many entries are kept with all that was worked out from them, some 30 kB each: what pages, papers and lists
+ * ask for one after another.
+ */
+const MOST_ENTRIES_KEPT = 3_000;
+/** What a job weighs beside its log, in entries. */
+const BARE_JOB = 50;
+
+const weightOf = ({ stored: { inspection } }: Kept) =>
+  inspection.runs.reduce((sum, { entries }) => sum + entries.length, BARE_JOB);
+
+/**
+ * Everything stored about a job and its revision, read as of one moment. The same object while nothing new is
+ * stored about the job, so that what was worked out from it is not worked out again.
  *
- * @param withLogs whether runs bring their entries; without, each has none.
  * @returns `null` when there is no such job.
  */
-export function loadStored(db: Database, jobId: string, withLogs = true): StoredInspection | null {
+export function loadStored(db: Database, jobId: string): StoredInspection | null {
+  // What a transaction has changed may yet be undone.
+  if (db.inTransaction) return readStored(db, jobId, true);
+  const book = books.get(db) ?? new Map<string, Kept>();
+  books.set(db, book);
+  const { era } = installationOf(db);
+  const known = book.get(jobId);
+  book.delete(jobId);
+  const isFresh = known?.era === era && known.stored.rev === revOf(db, jobId);
+  const stored = isFresh ? known.stored : readStored(db, jobId, true);
+  if (stored === null) return null;
+  // The one asked for last is the last to go.
+  book.set(jobId, { stored, era });
+  let weight = [...book.values()].reduce((sum, kept) => sum + weightOf(kept), 0);
+  for (const [id, kept] of book) {
+    if (weight <= MOST_ENTRIES_KEPT) break;
+    book.delete(id);
+    weight -= weightOf(kept);
+  }
+  return stored;
+}
+
+/** What a job is without its logs: each run has no entries. */
+export const loadFacts = (db: Database, jobId: string): StoredInspection | null =>
+  readStored(db, jobId, false);
+
+function readStored(db: Database, jobId: string, withLogs: boolean): StoredInspection | null {
   const read = db.transaction((): StoredInspection | null => {
     const row = findJob(db, jobId);
     if (!row) return null;

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { decodeTime, ulid } from 'ulid';
+import { prepared } from './prepared';
 
 /** Who this server is, to its devices. */
 export type Installation = {
@@ -25,12 +26,14 @@ export function makeToken(): string {
 
 /** The installation of a database; made at its first use. */
 export function installationOf(db: Database): Installation {
-  const find = db.prepare<[], Installation>(
+  const find = prepared<[], Installation>(
+    db,
     'SELECT id, era, access_token AS accessToken FROM installation',
   );
   const known = find.get();
   if (known) return known;
-  db.prepare(
+  prepared(
+    db,
     'INSERT OR IGNORE INTO installation (only_one, id, era, access_token, latest_at) VALUES (1, ?, ?, ?, ?)',
   ).run(ulid(), ulid(), makeToken(), new Date(0).toISOString());
   return find.get()!;
@@ -40,7 +43,7 @@ export function installationOf(db: Database): Installation {
 export function beginEra(db: Database): void {
   const { era } = installationOf(db);
   const seedMs = Math.max(Date.now(), decodeTime(era) + 1);
-  db.prepare('UPDATE installation SET era = ?').run(ulid(seedMs));
+  prepared(db, 'UPDATE installation SET era = ?').run(ulid(seedMs));
 }
 
 /** How far the latest time seen may lie behind before it is written down anew. */
@@ -54,11 +57,12 @@ const NOTE_EVERY_MS = 60_000;
  */
 export function timeOf(db: Database, nowMs: number): number {
   installationOf(db);
-  const { latestAt } = db
-    .prepare<[], { latestAt: string }>('SELECT latest_at AS latestAt FROM installation')
-    .get()!;
+  const { latestAt } = prepared<[], { latestAt: string }>(
+    db,
+    'SELECT latest_at AS latestAt FROM installation',
+  ).get()!;
   const latestMs = Date.parse(latestAt);
   if (nowMs > latestMs + NOTE_EVERY_MS)
-    db.prepare('UPDATE installation SET latest_at = ?').run(new Date(nowMs).toISOString());
+    prepared(db, 'UPDATE installation SET latest_at = ?').run(new Date(nowMs).toISOString());
   return Math.max(nowMs, latestMs);
 }

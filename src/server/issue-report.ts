@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { Temporal } from 'temporal-polyfill';
 import { ulid } from 'ulid';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { writeCalendar } from '#core/interchange/icalendar';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import type { Assessment } from '#core/judge/assessment';
@@ -15,6 +15,7 @@ import { lastLeaving } from '#core/model/job/rulings';
 import { reportOptions } from '#core/model/job/settings';
 import { composeBeforeAfter } from '#core/report/before-after';
 import type { Block } from '#core/report/block';
+import { dayOf, sayLongDay } from '#core/report/calendar';
 import { READERS } from '#core/report/documents';
 import { freezeReport, type Frozen } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
@@ -62,15 +63,14 @@ function nowOf(inspection: Inspection, nowMs: number): string {
 
 /** "6 November 2026, 14:05". */
 function sayInstant(instant: string): string {
-  const time = Temporal.PlainDateTime.from(instant.replace(/([+-]\d{2}:\d{2}|Z)$/, ''));
-  return `${time.day} ${time.toLocaleString('en-US', { month: 'long' })} ${time.year}, ${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`;
+  return `${sayLongDay(dayOf(instant))}, ${instant.slice(11, 16)}`;
 }
 
 /** How a job stands against the earlier one that its report names; nothing where it names none. */
 export function compareWithEarlier(db: Database, assessment: Assessment): readonly Block[] {
   const { comparedWith } = reportOptions(assessment.settings);
   const earlier = comparedWith === null ? null : loadInspection(db, comparedWith);
-  return earlier ? composeBeforeAfter(assess(earlier), assessment) : [];
+  return earlier ? composeBeforeAfter(assessed(earlier), assessment) : [];
 }
 
 function openPoints(
@@ -126,13 +126,13 @@ export async function issueReport(
   nowMs: number,
 ): Promise<Issued> {
   const { inspection: stored, rev } = loadStored(db, jobId)!;
-  const found = assess(stored);
+  const found = assessed(stored);
   const [latest] = listIssued(db, jobId);
   if (latest && !wish.reason)
     throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
   const edits = editsOfIssue(stored, found, wish, openPoints(found, wish));
   const inspection = withFirm(applyEdits(stored, edits), loadPreferences(db).firm);
-  const assessment = assess(inspection);
+  const assessment = assessed(inspection);
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);
   const ids = chooseStills(assessment).map(({ photoId }) => photoId);

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Frozen } from '#core/report/frozen';
 import { liftFrozen } from '#core/report/lift-frozen';
+import { prepared } from './prepared';
 
 /** A file of an issued report. */
 export type IssuedFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
@@ -37,11 +38,10 @@ const COLUMNS = 'number, issued_at AS issuedAt, headline, reason, seal';
 
 /** Every version of a job's report, the latest first. */
 export function listIssued(db: Database, jobId: string): Issued[] {
-  return db
-    .prepare<[string], Issued>(
-      `SELECT ${COLUMNS} FROM issued WHERE job_id = ? ORDER BY number DESC`,
-    )
-    .all(jobId);
+  return prepared<[string], Issued>(
+    db,
+    `SELECT ${COLUMNS} FROM issued WHERE job_id = ? ORDER BY number DESC`,
+  ).all(jobId);
 }
 
 /** The number that the next version gets. */
@@ -65,10 +65,12 @@ export function storeIssued(
   return db
     .transaction((): Issued | null => {
       if (nextNumber(db, jobId) !== head.number) return null;
-      db.prepare(
+      prepared(
+        db,
         'INSERT INTO issued (job_id, number, issued_at, headline, reason, seal) VALUES (?, ?, ?, ?, ?, ?)',
       ).run(jobId, head.number, head.issuedAt, head.headline, head.reason, seal);
-      const add = db.prepare(
+      const add = prepared(
+        db,
         'INSERT INTO issued_files (job_id, number, name, type, bytes, sha256) VALUES (?, ?, ?, ?, ?, ?)',
       );
       for (const file of hashed)
@@ -86,11 +88,10 @@ export function findIssuedFile(
   name: string,
 ): IssuedFile | null {
   return (
-    db
-      .prepare<[string, number, string], IssuedFile>(
-        'SELECT name, type, bytes FROM issued_files WHERE job_id = ? AND number = ? AND name = ?',
-      )
-      .get(jobId, number, name) ?? null
+    prepared<[string, number, string], IssuedFile>(
+      db,
+      'SELECT name, type, bytes FROM issued_files WHERE job_id = ? AND number = ? AND name = ?',
+    ).get(jobId, number, name) ?? null
   );
 }
 
@@ -114,11 +115,10 @@ export function verifyIssued(
 ): string[] {
   const head = listIssued(db, jobId).find((one) => one.number === number);
   if (!head) return ['the version is not there'];
-  const files = db
-    .prepare<[string, number], Named & { bytes: Buffer }>(
-      'SELECT name, sha256, bytes FROM issued_files WHERE job_id = ? AND number = ?',
-    )
-    .all(jobId, number);
+  const files = prepared<[string, number], Named & { bytes: Buffer }>(
+    db,
+    'SELECT name, sha256, bytes FROM issued_files WHERE job_id = ? AND number = ?',
+  ).all(jobId, number);
   const now = files.map(({ name, bytes }) => ({ name, sha256: sha256(bytes) }));
   const changed = files
     .filter((file, at) => file.sha256 !== now[at]!.sha256)

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { JobSummary } from '#core/desk/desk';
 import type { FileIds } from '#core/interchange/safe-ids';
+import { prepared } from './prepared';
 
 /** A job as its row keeps it: parsed JSON, unknown keys included. */
 export type JobRow = {
@@ -16,11 +17,10 @@ type RawRow = { job: string; property: string; rest: string; rev: number };
 type Sections = Omit<JobRow, 'rev'>;
 
 export function findJob(db: Database, id: string): JobRow | null {
-  const row = db
-    .prepare<[string], RawRow>(
-      'SELECT job, property, rest, rev FROM jobs WHERE id = ? AND removed_at IS NULL',
-    )
-    .get(id);
+  const row = prepared<[string], RawRow>(
+    db,
+    'SELECT job, property, rest, rev FROM jobs WHERE id = ? AND removed_at IS NULL',
+  ).get(id);
   const read = (text: string) => JSON.parse(text) as Record<string, unknown>;
   return row
     ? { job: read(row.job), property: read(row.property), rest: read(row.rest), rev: row.rev }
@@ -35,7 +35,8 @@ export function insertJob(
   bookedAt: string,
   fileIds: FileIds,
 ): void {
-  const insert = db.prepare(
+  const insert = prepared(
+    db,
     'INSERT INTO jobs (id, job, property, rest, booked_at, file_ids) VALUES (?, ?, ?, ?, ?, ?)',
   );
   insert.run(
@@ -50,17 +51,16 @@ export function insertJob(
 
 /** What a job's file called ids that had to be made safe. */
 export function findFileIds(db: Database, id: string): FileIds {
-  const row = db
-    .prepare<[string], { fileIds: string | null }>(
-      'SELECT file_ids AS fileIds FROM jobs WHERE id = ?',
-    )
-    .get(id);
+  const row = prepared<[string], { fileIds: string | null }>(
+    db,
+    'SELECT file_ids AS fileIds FROM jobs WHERE id = ?',
+  ).get(id);
   return row?.fileIds ? (JSON.parse(row.fileIds) as FileIds) : {};
 }
 
 /** Replaces the facts of a job; what they were before is kept by a trigger. */
 export function updateJob(db: Database, id: string, row: Sections): void {
-  db.prepare('UPDATE jobs SET job = ?, property = ?, rest = ? WHERE id = ?').run(
+  prepared(db, 'UPDATE jobs SET job = ?, property = ?, rest = ? WHERE id = ?').run(
     JSON.stringify(row.job),
     JSON.stringify(row.property),
     JSON.stringify(row.rest),
@@ -73,59 +73,120 @@ export type Step = { readonly before: number; readonly rev: number };
 
 /** Takes a job one revision on. Call it in the transaction that stores what is new. */
 export function stepJob(db: Database, id: string): Step {
-  const { rev } = db
-    .prepare<[string], { rev: number }>('UPDATE jobs SET rev = rev + 1 WHERE id = ? RETURNING rev')
-    .get(id)!;
+  const { rev } = prepared<[string], { rev: number }>(
+    db,
+    'UPDATE jobs SET rev = rev + 1 WHERE id = ? RETURNING rev',
+  ).get(id)!;
   return { before: rev - 1, rev };
 }
 
 /** A job's revision; `null` when there is no such job. */
 export function revOf(db: Database, id: string): number | null {
-  const row = db
-    .prepare<[string], { rev: number }>('SELECT rev FROM jobs WHERE id = ? AND removed_at IS NULL')
-    .get(id);
+  const row = prepared<[string], { rev: number }>(
+    db,
+    'SELECT rev FROM jobs WHERE id = ? AND removed_at IS NULL',
+  ).get(id);
   return row?.rev ?? null;
 }
 
 /** Takes a job off the list; nothing of it is deleted. Whether there was one. */
 export function removeJob(db: Database, id: string, now: string): boolean {
-  const done = db
-    .prepare('UPDATE jobs SET removed_at = ?, rev = rev + 1 WHERE id = ? AND removed_at IS NULL')
-    .run(now, id);
+  const done = prepared(
+    db,
+    'UPDATE jobs SET removed_at = ?, rev = rev + 1 WHERE id = ? AND removed_at IS NULL',
+  ).run(now, id);
   return done.changes > 0;
 }
 
 /** Brings a job back on the list; whether it had been taken off. */
 export function bringBack(db: Database, id: string): boolean {
-  const done = db
-    .prepare('UPDATE jobs SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
-    .run(id);
+  const done = prepared(
+    db,
+    'UPDATE jobs SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL',
+  ).run(id);
   return done.changes > 0;
 }
 
+/** What the list tells of a job, from what is counted beside it. */
+const SUMMARY = `id, title, client, scheduled_for AS scheduledFor, period_ends_on AS periodEndsOn,
+  (SELECT count(*) FROM runs WHERE runs.job_id = jobs.id) AS runCount,
+  (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
+  (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
+  (SELECT max(issued_at) FROM issued WHERE issued.job_id = jobs.id) AS issuedAt`;
+
 /** All jobs, the latest appointment first. */
-export function listJobs(db: Database): JobSummary[] {
-  return db
-    .prepare<[], JobSummary>(
-      `SELECT id, title, client, scheduled_for AS scheduledFor, period_ends_on AS periodEndsOn,
-              (SELECT count(*) FROM runs WHERE runs.job_id = jobs.id) AS runCount,
-              (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
-              (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
-              (SELECT max(issued_at) FROM issued WHERE issued.job_id = jobs.id) AS issuedAt
-       FROM jobs WHERE removed_at IS NULL ORDER BY scheduled_for DESC, id`,
-    )
-    .all();
+export const listJobs = (db: Database): JobSummary[] =>
+  prepared<[], JobSummary>(
+    db,
+    `SELECT ${SUMMARY} FROM jobs WHERE removed_at IS NULL ORDER BY scheduled_for DESC, id`,
+  ).all();
+
+/** Letters of every alphabet in one case; the database's own knows only those of English. */
+function foldsCase(db: Database): void {
+  if (folding.has(db)) return;
+  db.function('fold_case', { deterministic: true }, (text) => String(text).toLowerCase());
+  folding.add(db);
+}
+const folding = new WeakSet<Database>();
+
+/**
+ * The jobs with these words in their title or client, the latest appointment first.
+ *
+ * @param words in any case; empty: every job.
+ * @param most how many of them are told.
+ * @returns those, and how many there are in all.
+ */
+export function findJobs(
+  db: Database,
+  words: string,
+  most: number,
+): { readonly jobs: readonly JobSummary[]; readonly total: number } {
+  foldsCase(db);
+  const wanted = words.trim().toLowerCase();
+  const listed = 'FROM jobs WHERE removed_at IS NULL';
+  const found =
+    wanted === '' ? listed : `${listed} AND instr(fold_case(title || ' ' || client), ?) > 0`;
+  const asked = wanted === '' ? [] : [wanted];
+  const ids = prepared<string[], { id: string }>(
+    db,
+    `SELECT id ${found} ORDER BY scheduled_for DESC, id LIMIT ${most}`,
+  ).all(...asked);
+  const { total } = prepared<string[], { total: number }>(
+    db,
+    `SELECT count(*) AS total ${found}`,
+  ).get(...asked)!;
+  return { jobs: ids.map(({ id }) => summaryOf(db, id)), total };
+}
+
+const summaryOf = (db: Database, id: string): JobSummary =>
+  prepared<[string], JobSummary>(db, `SELECT ${SUMMARY} FROM jobs WHERE id = ?`).get(id)!;
+
+/**
+ * The jobs at work on a day, the next appointment first: those whose inspection period, or own day, is not over.
+ *
+ * @param today `YYYY-MM-DD`.
+ */
+export function jobsAtWork(db: Database, today: string, most: number): JobSummary[] {
+  return prepared<[string], { id: string; scheduledFor: string }>(
+    db,
+    `SELECT id, scheduled_for AS scheduledFor FROM jobs
+     WHERE removed_at IS NULL AND coalesce(period_ends_on, substr(scheduled_for, 1, 10)) >= ?`,
+  )
+    .all(today)
+    .sort((a, b) => Date.parse(a.scheduledFor) - Date.parse(b.scheduledFor))
+    .slice(0, most)
+    .map(({ id }) => summaryOf(db, id));
 }
 
 /** Jobs on the same property, by its address, that came before; the latest first. */
 export function listEarlier(db: Database, jobId: string): readonly string[] {
-  return db
-    .prepare<[string], { id: string }>(
-      `SELECT other.id FROM jobs AS this JOIN jobs AS other
+  return prepared<[string], { id: string }>(
+    db,
+    `SELECT other.id FROM jobs AS this JOIN jobs AS other
          ON lower(trim(json_extract(other.property, '$.address'))) = lower(trim(json_extract(this.property, '$.address')))
         AND other.id <> this.id AND other.removed_at IS NULL AND other.scheduled_for < this.scheduled_for
        WHERE this.id = ? ORDER BY other.scheduled_for DESC LIMIT 20`,
-    )
+  )
     .all(jobId)
     .map(({ id }) => id);
 }

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
+import { prepared } from './prepared';
 import { writeWhole } from './write-whole';
 
 export type Media = { readonly type: string; readonly bytes: Buffer };
@@ -36,11 +37,10 @@ export function storeMedia(
   const here = revOf(db, jobId) ?? 0;
   const still = (outcome: Stored) => ({ outcome, before: here, rev: here });
   const sha256 = createHash('sha256').update(media.bytes).digest('hex');
-  const known = db
-    .prepare<[string, string], { sha256: string }>(
-      'SELECT sha256 FROM media WHERE job_id = ? AND id = ?',
-    )
-    .get(jobId, id);
+  const known = prepared<[string, string], { sha256: string }>(
+    db,
+    'SELECT sha256 FROM media WHERE job_id = ? AND id = ?',
+  ).get(jobId, id);
   if (known && known.sha256 !== sha256) return still('conflict');
   if (known && findMedia(db, folder, jobId, id)) return still('known');
   const { dir, file } = pathOfMedia(folder, jobId, id);
@@ -49,7 +49,8 @@ export function storeMedia(
   // On record already, but its file was gone: now it is back.
   if (known) return still('stored');
   const step = db.transaction(() => {
-    db.prepare(
+    prepared(
+      db,
       'INSERT INTO media (job_id, id, type, bytes, sha256, received_at) VALUES (?, ?, ?, ?, ?, ?)',
     ).run(jobId, id, media.type, media.bytes.byteLength, sha256, receivedAt);
     return stepJob(db, jobId);
@@ -66,11 +67,10 @@ export class MediaGone extends Error {}
  * @throws {MediaGone} when there was one and its file is missing or cut short.
  */
 export function readMedia(db: Database, folder: string, jobId: string, id: string): Media | null {
-  const row = db
-    .prepare<[string, string], { type: string; bytes: number }>(
-      'SELECT type, bytes FROM media WHERE job_id = ? AND id = ?',
-    )
-    .get(jobId, id);
+  const row = prepared<[string, string], { type: string; bytes: number }>(
+    db,
+    'SELECT type, bytes FROM media WHERE job_id = ? AND id = ?',
+  ).get(jobId, id);
   if (!row) return null;
   const bytes = readIfThere(pathOfMedia(folder, jobId, id).file);
   if (bytes?.byteLength !== row.bytes) throw new MediaGone(`still ${id} of job ${jobId} is gone`);

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { sameJson } from '#core/model/job/edits';
 import { liftRecord } from '#core/model/migrations/index';
+import { prepared } from './prepared';
 
 /** Tables that hold an ordered list of parts of a job, each part as JSON. */
 type PartTable = 'access_points' | 'runs';
@@ -34,9 +35,9 @@ export function addPart(
   jobId: string,
   part: { readonly id: string },
 ): Stored {
-  const known = db.prepare<[string, string], { body: string }>(FIND[table]).get(jobId, part.id);
+  const known = prepared<[string, string], { body: string }>(db, FIND[table]).get(jobId, part.id);
   if (known) return sameJson(read(table, known.body), part) ? 'known' : 'conflict';
-  db.prepare(INSERT[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
+  prepared(db, INSERT[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
   return 'stored';
 }
 
@@ -53,16 +54,15 @@ export function putPart(
   part: { readonly id: string },
 ): void {
   if (addPart(db, table, jobId, part) === 'conflict')
-    db.prepare(UPDATE[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
+    prepared(db, UPDATE[table]).run({ jobId, id: part.id, body: JSON.stringify(part) });
 }
 
 export function listParts(db: Database, table: PartTable, jobId: string): unknown[] {
-  return db
-    .prepare<[string], { body: string }>(SELECT[table])
+  return prepared<[string], { body: string }>(db, SELECT[table])
     .all(jobId)
     .map(({ body }) => read(table, body));
 }
 
 export function hasPart(db: Database, table: PartTable, jobId: string, id: string): boolean {
-  return db.prepare(FIND[table]).get(jobId, id) !== undefined;
+  return prepared(db, FIND[table]).get(jobId, id) !== undefined;
 }

@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Reader } from '#core/report/documents';
 import { timeOf } from './installation';
+import { prepared } from './prepared';
 
 /** A link by which somebody may read a job's issued report. */
 export type ShareLink = {
@@ -26,7 +27,8 @@ export function createShare(
   { id, label, reader, createdAt, expiresAt }: Omit<ShareLink, 'revokedAt'>,
 ): string {
   const secret = randomBytes(SECRET_BYTES).toString('base64url');
-  db.prepare(
+  prepared(
+    db,
     'INSERT INTO share_links (id, job_id, secret_sha256, label, reader, created_at, expires_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
   ).run(id, jobId, hashOf(secret), label, reader, createdAt, expiresAt);
   return secret;
@@ -34,21 +36,19 @@ export function createShare(
 
 /** The links of a job, the latest first. */
 export function listShares(db: Database, jobId: string): ShareLink[] {
-  return db
-    .prepare<[string], ShareLink>(
-      `SELECT id, label, reader, created_at AS createdAt, expires_at AS expiresAt, revoked_at AS revokedAt
+  return prepared<[string], ShareLink>(
+    db,
+    `SELECT id, label, reader, created_at AS createdAt, expires_at AS expiresAt, revoked_at AS revokedAt
        FROM share_links WHERE job_id = ? ORDER BY created_at DESC, id DESC`,
-    )
-    .all(jobId);
+  ).all(jobId);
 }
 
 /** Takes a link back; whether there was one to take back. */
 export function revokeShare(db: Database, jobId: string, id: string, now: string): boolean {
-  const done = db
-    .prepare(
-      'UPDATE share_links SET revoked_at = ? WHERE job_id = ? AND id = ? AND revoked_at IS NULL',
-    )
-    .run(now, jobId, id);
+  const done = prepared(
+    db,
+    'UPDATE share_links SET revoked_at = ? WHERE job_id = ? AND id = ? AND revoked_at IS NULL',
+  ).run(now, jobId, id);
   return done.changes > 0;
 }
 
@@ -62,11 +62,10 @@ export type Shared = { readonly jobId: string; readonly reader: Reader };
  */
 export function findShared(db: Database, secret: string, nowMs: number): Shared | null {
   const now = new Date(timeOf(db, nowMs)).toISOString();
-  const row = db
-    .prepare<[string, string], Shared>(
-      `SELECT job_id AS jobId, reader FROM share_links
+  const row = prepared<[string, string], Shared>(
+    db,
+    `SELECT job_id AS jobId, reader FROM share_links
        WHERE secret_sha256 = ? AND revoked_at IS NULL AND expires_at > ?`,
-    )
-    .get(hashOf(secret), now);
+  ).get(hashOf(secret), now);
   return row ?? null;
 }

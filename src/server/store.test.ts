@@ -10,7 +10,7 @@ import { migrationsFolder, openDatabase } from './database';
 import { readDesk } from './desk';
 import { appendEntries, listEntries } from './entries';
 import { loadInspection, storeInspection } from './inspections';
-import { removeJob } from './jobs';
+import { findJobs, jobsAtWork, removeJob } from './jobs';
 import { migrate, readMigrations } from './migrate';
 import { addPart } from './parts';
 
@@ -126,6 +126,28 @@ describe('the store', () => {
       readDesk(db, new Date('2026-12-24T12:00:00'), 'heron').rows.map(({ title }) => title),
     ).toEqual(['27 Heron Court']);
     expect(readDesk(db, new Date('2026-12-24T12:00:00'), '').cards).toEqual([]);
+  });
+
+  it('keeps a job at work until its inspection period, or its own day, is over, and finds words in any case', () => {
+    const booked = demo();
+    const put = (id: string, title: string, inspectionPeriodEndsOn?: string) => {
+      const { inspectionPeriodEndsOn: _period, ...job } = booked.job;
+      const period = inspectionPeriodEndsOn ? { inspectionPeriodEndsOn } : {};
+      const scheduledFor = '2026-11-03T14:00:00-08:00';
+      storeInspection(db, { ...booked, job: { ...job, id, title, scheduledFor, ...period } }, NOW);
+    };
+    put('a', '1 Élan Way');
+    put('b', '2 Test Way', '2026-11-12');
+    const atWork = (day: string) => jobsAtWork(db, day, 10).map(({ id }) => id);
+    expect(atWork('2026-11-03').sort()).toEqual(['a', 'b']);
+    expect(atWork('2026-11-04')).toEqual(['b']);
+    expect(atWork('2026-11-12')).toEqual(['b']);
+    expect(atWork('2026-11-13')).toEqual([]);
+    const found = (words: string) => findJobs(db, words, 10).jobs.map(({ id }) => id);
+    expect(found(' élan')).toEqual(['a']);
+    expect(found('WAY')).toEqual(['a', 'b']);
+    expect(findJobs(db, 'way', 1)).toMatchObject({ total: 2, jobs: [{ id: 'a' }] });
+    expect(found('100%')).toEqual([]);
   });
 
   it('lists every other job when one cannot be worked out', () => {

@@ -5,7 +5,7 @@ import { checkInspection } from '../interchange/inspection-file';
 import { type Booking, startInspection } from '../model/job/booking';
 import { checkBooking } from '../model/job/booking.schema';
 import { assessmentOf, inspectionOf } from '../testing/build';
-import { composeCard, composeRow, isAtWork, type JobSummary } from './desk';
+import { composeCard, composeRow, type JobSummary } from './desk';
 import { sayBackup } from './say-backup';
 
 const job: JobSummary = {
@@ -51,13 +51,6 @@ describe('the Desk', () => {
     expect(
       composeCard({ ...job, periodEndsOn: null }, assessmentOf([]), '2026-11-04'),
     ).toMatchObject({ isToday: false, daysLeft: null, periodEnds: null });
-  });
-
-  it('keeps a job at work until its inspection period, or its own day, is over', () => {
-    expect(isAtWork(job, '2026-11-12')).toBe(true);
-    expect(isAtWork(job, '2026-11-13')).toBe(false);
-    expect(isAtWork({ ...job, periodEndsOn: null }, '2026-11-03')).toBe(true);
-    expect(isAtWork({ ...job, periodEndsOn: null }, '2026-11-04')).toBe(false);
   });
 
   it('lists any job in a line', () => {

@@ -52,11 +52,6 @@ export type Desk = {
   readonly total: number;
 };
 
-/** Whether a job belongs among those at work on a day. */
-export function isAtWork({ scheduledFor, periodEndsOn }: JobSummary, today: string): boolean {
-  return (periodEndsOn ?? scheduledFor.slice(0, 10)) >= today;
-}
-
 function sayWhen(instant: string): string {
   return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;
 }

@@ -1,6 +1,22 @@
 import { Temporal } from 'temporal-polyfill';
 import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
 
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
 /** The day of an instant where the job is, by the offset written in it. */
 export function dayOf(instant: string): string {
   return instant.slice(0, 10);
@@ -9,8 +25,7 @@ export function dayOf(instant: string): string {
 /** A day as people say it: "Thu 12 Nov". */
 export function sayDay(day: string): string {
   const date = Temporal.PlainDate.from(day);
-  const weekday = date.toLocaleString('en-US', { weekday: 'short' });
-  return `${weekday} ${date.day} ${date.toLocaleString('en-US', { month: 'short' })}`;
+  return `${WEEKDAYS[date.dayOfWeek - 1]} ${date.day} ${MONTHS[date.month - 1]!.slice(0, 3)}`;
 }
 
 /** The time of day of an instant where the job is, as people say it: "9:30 am"; `null` at midnight, which nobody means. */
@@ -23,7 +38,7 @@ export function sayClock(instant: string): string | null {
 /** A day with its year: "3 November 2026". */
 export function sayLongDay(day: string): string {
   const date = Temporal.PlainDate.from(day);
-  return `${date.day} ${date.toLocaleString('en-US', { month: 'long' })} ${date.year}`;
+  return `${date.day} ${MONTHS[date.month - 1]} ${date.year}`;
 }
 
 /** The nth weekday (1 = Monday) of a month, or the last one when `nth` is −1. */

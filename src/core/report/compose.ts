@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import { roundTo } from '../base/numbers';
 import { materialOf } from '../catalogue/materials/kinds';
 import { zoneOf } from '../catalogue/zones';
@@ -53,7 +54,7 @@ const METHOD_TITLE = 'How it was inspected';
 const FIRST_STEPS = 3;
 
 /** Composes the buyer's report. Every number in it is in the log or computed from it. */
-export function composeReport(assessment: Assessment): Report {
+export const composeReport = memoOf((assessment: Assessment): Report => {
   const repair = repairOf(assessment);
   const { inspection, settings } = assessment;
   const options = reportOptions(settings);
@@ -164,7 +165,7 @@ export function composeReport(assessment: Assessment): Report {
     texts: wording.texts,
     readsAtGrade: gradeSentences(sentencesOf(whole)),
   };
-}
+});
 
 const PASS_LINE =
   'This sewer passes. All of it was seen, and nothing was found that asks for work.';

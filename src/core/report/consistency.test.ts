@@ -26,7 +26,7 @@ const listOf = (blocks: readonly Block[], title: string): ListBlock | undefined 
 function expectNoContradiction(inspection: Inspection): void {
   const assessment: Assessment = assess(inspection);
   const report = composeReport(assessment);
-  const { buyer, agent, contractor } = composeDocuments(assessment, report);
+  const { buyer, agent, contractor } = composeDocuments(assessment);
   const repair = repairOf(assessment);
   const plan = planToTell(repair);
   const found: FindingBlock[] = of(buyer, 'finding');

@@ -114,7 +114,7 @@ export function findContradictions(
   assessment: Assessment,
   repair: Repair = repairOf(assessment),
   report: Report = composeReport(assessment),
-  documents: Documents = composeDocuments(assessment, report),
+  documents: Documents = composeDocuments(assessment),
 ): Contradiction[] {
   const courses = coursesOf(repair);
   const findings = inScope(assessment);

@@ -1,10 +1,11 @@
+import { memoOf } from '../base/memo';
 import { plainData } from '../base/plain-text';
 import type { Assessment } from '../judge/assessment';
 import { reportOptions } from '../model/job/settings';
 import { planToTell, repairOf } from '../planning/repair';
 import { composeAgentPage } from './agent';
 import type { Block } from './block';
-import { composeReport, type Report } from './compose';
+import { composeReport } from './compose';
 import { composeContractorSheet } from './contractor';
 
 /** For whom a document is. */
@@ -26,10 +27,8 @@ export function withMore(blocks: readonly Block[], more: readonly Block[]): read
 }
 
 /** The three documents of one job, from one computation: none can contradict another. */
-export function composeDocuments(
-  assessment: Assessment,
-  report: Report = composeReport(assessment),
-): Documents {
+export const composeDocuments = memoOf((assessment: Assessment): Documents => {
+  const report = composeReport(assessment);
   const repair = repairOf(assessment);
   // What somebody typed may hide what turns Chert's own words round: it is shown.
   return plainData({
@@ -37,4 +36,4 @@ export function composeDocuments(
     agent: composeAgentPage(report, repair, reportOptions(assessment.settings).prices),
     contractor: composeContractorSheet(assessment, repair.site, planToTell(repair)),
   });
-}
+});

@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import { plainData } from '../base/plain-text';
 import type { Assessment } from '../judge/assessment';
 import { buildSection, type Section } from '../section/build';
@@ -32,13 +33,11 @@ export type Frozen = {
 const bare = ({ width, height, primitives }: Section): Drawn => ({ width, height, primitives });
 
 /** Draws the Section in the sizes in which a report shows it. */
-export function drawForReport(assessment: Assessment): Drawings {
-  return {
-    wide: bare(buildSection(assessment, { width: 820, height: 232 })),
-    narrow: bare(buildSection(assessment, { width: 460, height: 232 })),
-    paper: bare(buildSection(assessment, { width: 760, height: 232 })),
-  };
-}
+export const drawForReport = memoOf((assessment: Assessment): Drawings => ({
+  wide: bare(buildSection(assessment, { width: 820, height: 232 })),
+  narrow: bare(buildSection(assessment, { width: 460, height: 232 })),
+  paper: bare(buildSection(assessment, { width: 760, height: 232 })),
+}));
 
 /** What is issued: its number, when, what it comes after and why. */
 export type Issuing = {
@@ -64,7 +63,7 @@ const signed = (blocks: readonly Block[], signedOn: string): readonly Block[] =>
 export function freezeReport(assessment: Assessment, issuing: Issuing): Frozen {
   const { number, issuedAt, reason, before, stills, more = [] } = issuing;
   const report = composeReport(assessment);
-  const documents = composeDocuments(assessment, report);
+  const documents = composeDocuments(assessment);
   const buyer = signed(withMore(documents.buyer, more), dayOf(issuedAt));
   const changes: Block | null =
     before === null

@@ -1,3 +1,4 @@
+import { memoOf } from '../base/memo';
 import { roundTo } from '../base/numbers';
 import { nameFinding } from '../catalogue/defects/kinds';
 import { nameMaterial } from '../catalogue/materials/kinds';
@@ -8,7 +9,7 @@ import type { Assessment } from '../judge/assessment';
 export type SectionRow = { readonly fromFt: number; readonly toFt: number; readonly what: string };
 
 /** The Section in words, in station order: pipes, what could not be seen, and findings. */
-export function tabulateSection(assessment: Assessment): SectionRow[] {
+export const tabulateSection = memoOf((assessment: Assessment): SectionRow[] => {
   const { lateral } = assessment;
   const rows: SectionRow[] = [
     ...lateral.segments.map((segment) => ({
@@ -27,4 +28,4 @@ export function tabulateSection(assessment: Assessment): SectionRow[] {
   return rows
     .map((row) => ({ ...row, fromFt: roundTo(row.fromFt, 1), toFt: roundTo(row.toFt, 1) }))
     .sort((a, b) => a.fromFt - b.fromFt || b.toFt - a.toFt);
-}
+});

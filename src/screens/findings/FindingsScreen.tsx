@@ -1,6 +1,6 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { rulingActions } from '#client/actions/findings';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import type { Interval } from '#core/base/interval';
 import type { Severity } from '#core/catalogue/severity/grade';
 import { compareJudgements } from '#core/judge/compare';
@@ -40,7 +40,11 @@ type Props = {
 const HEIGHT = 186;
 
 /** Every finding beside the Section: its grade and why, what may change it, and the last word. */
-export function FindingsScreen({ stored, preferences, light: storedLight }: Props) {
+export const FindingsScreen = memo(function FindingsScreen({
+  stored,
+  preferences,
+  light: storedLight,
+}: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -57,9 +61,9 @@ export function FindingsScreen({ stored, preferences, light: storedLight }: Prop
     () => buildSection(assessment, { width, height: HEIGHT, ...(view ? { view } : {}) }),
     [assessment, width, view],
   );
-  const rows = useMemo(() => tabulateSection(assessment), [assessment]);
+  const rows = tabulateSection(assessment);
   const changes = useMemo(
-    () => (before ? compareJudgements(assess(before.inspection), assessment) : []),
+    () => (before ? compareJudgements(assessed(before.inspection), assessment) : []),
     [before, assessment],
   );
   const choose = (id: string) => {
@@ -210,4 +214,4 @@ export function FindingsScreen({ stored, preferences, light: storedLight }: Prop
       </main>
     </div>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { compareProfiles, type ProfileComparison } from '#core/assess-profiles';
 import type { Assessment } from '#core/judge/assessment';
 import type { Inspection } from '#core/model/job/inspection';
@@ -11,7 +11,7 @@ export type FindingsModel = {
 
 /** What the Findings screen shows; the other profile's judgement may follow a frame later. */
 export function useFindings(inspection: Inspection): FindingsModel {
-  const assessment = useMemo(() => assess(inspection), [inspection]);
+  const assessment = assessed(inspection);
   const later = useDeferredValue(assessment);
   const profiles = useMemo(() => compareProfiles(later), [later]);
   return { assessment, profiles };

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { type FirmPictures, readFirm } from '#client/actions/firm';
 import { sendJson } from '#client/api';
 import { localDay } from '#client/time';
@@ -15,7 +15,7 @@ import { PictureField } from './PictureField';
 type Props = { readonly firm: Firm | undefined };
 
 /** Who signs the reports: what matters first, the rest when somebody likes. */
-export function FirmScreen({ firm = {} }: Props) {
+export const FirmScreen = memo(function FirmScreen({ firm = {} }: Props) {
   const ready = useReady();
   const [stored, setStored] = useState(firm);
   const [pictures, setPictures] = useState<FirmPictures>({
@@ -104,4 +104,4 @@ export function FirmScreen({ firm = {} }: Props) {
       </fieldset>
     </Form>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import type { Interval } from '#core/base/interval';
 import type { StoredJob } from '#core/model/job/history';
 import { labelIn } from '#core/model/job/labels';
@@ -27,7 +27,7 @@ import { useTies } from './useTies';
 type Props = { readonly stored: StoredJob; readonly light: Light };
 
 /** All runs as one lateral: laid over one another, tied, and every footage with its ±. */
-export function LateralScreen({ stored, light: storedLight }: Props) {
+export const LateralScreen = memo(function LateralScreen({ stored, light: storedLight }: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -166,7 +166,7 @@ export function LateralScreen({ stored, light: storedLight }: Props) {
       </div>
     </NamesOf>
   );
-}
+});
 
 /** A station as typed; `null` when it is none. A comma serves as a point, and a true minus as a hyphen. */
 function readStation(text: string): number | null {

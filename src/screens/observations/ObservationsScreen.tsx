@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { localInstant } from '#client/time';
 import { type Fault, sayFault } from '#core/base/fault';
@@ -36,7 +36,11 @@ const LABELS: Readonly<Record<keyof Matching, string>> = {
 };
 
 /** Brings observations of others into a run's log: columns matched, every row shown as it would be logged. */
-export function ObservationsScreen({ stored, preferences, light: storedLight }: Props) {
+export const ObservationsScreen = memo(function ObservationsScreen({
+  stored,
+  preferences,
+  light: storedLight,
+}: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -187,4 +191,4 @@ export function ObservationsScreen({ stored, preferences, light: storedLight }: 
       </main>
     </div>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { ulid } from 'ulid';
 import { sendJson } from '#client/api';
 import { localDay } from '#client/time';
@@ -20,7 +20,7 @@ import styles from './Prices.module.css';
 type Props = { readonly preferences: Preferences };
 
 /** The inspector's price books: one for each area, to be edited, brought in and handed on. */
-export function PricesScreen({ preferences }: Props) {
+export const PricesScreen = memo(function PricesScreen({ preferences }: Props) {
   const ready = useReady();
   const [books, setBooks] = useState<readonly PriceBook[]>(preferences.priceBooks ?? []);
   const [openId, setOpenId] = useState<string | null>(null);
@@ -160,4 +160,4 @@ export function PricesScreen({ preferences }: Props) {
       )}
     </fieldset>
   );
-}
+});

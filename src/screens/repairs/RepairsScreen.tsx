@@ -1,6 +1,6 @@
-import { useDeferredValue, useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { repairActions } from '#client/actions/repairs';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
 import type { StoredJob } from '#core/model/job/history';
 import type { Preferences } from '#core/site/equipment';
@@ -18,14 +18,18 @@ type Props = {
 };
 
 /** What to do about the findings: plans side by side, why the pick, and what each comes to over the years. */
-export function RepairsScreen({ stored, preferences, light: storedLight }: Props) {
+export const RepairsScreen = memo(function RepairsScreen({
+  stored,
+  preferences,
+  light: storedLight,
+}: Props) {
   const job = useJob(stored);
   const [light, switchLight] = useLight(storedLight);
   // What is pressed answers at once; all that follows from it is drawn as there is time.
   const inspection = useDeferredValue(job.inspection);
   const { change } = job;
   const actions = useMemo(() => repairActions(change, inspection), [change, inspection]);
-  const assessment = useMemo(() => assess(inspection), [inspection]);
+  const assessment = assessed(inspection);
   const waiting = useMemo(() => countWaiting(assessment), [assessment]);
   return (
     <div className={styles['screen']}>
@@ -38,4 +42,4 @@ export function RepairsScreen({ stored, preferences, light: storedLight }: Props
       />
     </div>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import type { Inspection } from '#core/model/job/inspection';
 import { type Played, startPlay, USUAL_HISTORIES } from '#core/planning/futures/play';
 import { findSways, type Sway } from '#core/planning/futures/sensitivity';
@@ -20,7 +20,7 @@ const say = (answer: Answered) => postMessage(answer);
 const breathe = () => new Promise((resolve) => setTimeout(resolve));
 
 async function play(inspection: Inspection, seed: number) {
-  const { futures } = repairOf(assess(inspection));
+  const { futures } = repairOf(assessed(inspection));
   const startMs = performance.now();
   const playing = startPlay(futures, { seed, histories: USUAL_HISTORIES });
   for (let share = 0; share < 1;) {
@@ -36,6 +36,6 @@ async function play(inspection: Inspection, seed: number) {
 addEventListener('message', ({ data }: MessageEvent<Asked>) => {
   if (data.ask === 'play') void play(data.inspection, data.seed);
   else {
-    say({ tell: 'sways', sways: findSways(repairOf(assess(data.inspection))) });
+    say({ tell: 'sways', sways: findSways(repairOf(assessed(data.inspection))) });
   }
 });

@@ -73,7 +73,7 @@ export function useRepairs(inspection: Inspection, assessment: Assessment) {
     show: setPicked,
     own,
     section,
-    rows: useMemo(() => tabulateSection(assessment), [assessment]),
+    rows: tabulateSection(assessment),
     whole: useMemo(() => wholeView(assessment.lateral), [assessment]),
     brackets,
     width,

@@ -1,6 +1,6 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { reportActions } from '#client/actions/report';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
 import type { Firm } from '#core/model/firm/firm';
 import { withFirm } from '#core/model/firm/with-firm';
@@ -53,7 +53,7 @@ type Props = {
 };
 
 /** The report as the buyer will read it, with all that it takes to word, issue and hand it on. */
-export function ReportScreen(props: Props) {
+export const ReportScreen = memo(function ReportScreen(props: Props) {
   const { earlier, versions, links, now } = props;
   const job = useJob(props.stored);
   const [light, switchLight] = useLight(props.light);
@@ -61,18 +61,18 @@ export function ReportScreen(props: Props) {
   const ready = useReady();
   const inspection = useDeferredValue(job.inspection);
   const { firm } = props;
-  const assessment = useMemo(() => assess(withFirm(inspection, firm)), [inspection, firm]);
-  const report = useMemo(() => composeReport(assessment), [assessment]);
-  const documents = useMemo(() => composeDocuments(assessment, report), [assessment, report]);
-  const drawn = useMemo(() => drawForReport(assessment), [assessment]);
-  const rows = useMemo(() => tabulateSection(assessment), [assessment]);
+  const assessment = assessed(withFirm(inspection, firm));
+  const report = composeReport(assessment);
+  const documents = composeDocuments(assessment);
+  const drawn = drawForReport(assessment);
+  const rows = tabulateSection(assessment);
   // What is ticked shows at once; the page that follows from it is drawn as there is time.
   const settings = settingsInForce(job.inspection.settings);
   const options = reportOptions(settings);
   const ticked = { ...assessment, inspection: job.inspection };
   const before = earlier.find(({ job: { id } }) => id === options.comparedWith);
   const more = useMemo(
-    () => (before ? composeBeforeAfter(assess(before), assessment) : []),
+    () => (before ? composeBeforeAfter(assessed(before), assessment) : []),
     [before, assessment],
   );
   const actions = reportActions(job);
@@ -196,4 +196,4 @@ export function ReportScreen(props: Props) {
       </main>
     </div>
   );
-}
+});

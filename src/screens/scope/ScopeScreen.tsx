@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useEffect, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useState } from 'react';
 import { deciding } from '#client/actions/decide';
 import { revised, stillDraft, takingBack } from '#client/actions/entries';
 import { leavingOf } from '#client/actions/leaving';
@@ -39,7 +39,11 @@ type Props = {
 };
 
 /** The field screen: the Section, the picture, the tape, the state of the run and the call-out line. */
-export function ScopeScreen({ stored, preferences, light: storedLight }: Props) {
+export const ScopeScreen = memo(function ScopeScreen({
+  stored,
+  preferences,
+  light: storedLight,
+}: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const [light, switchLight] = useLight(storedLight);
@@ -284,4 +288,4 @@ export function ScopeScreen({ stored, preferences, light: storedLight }: Props) 
       </main>
     </div>
   );
-}
+});

@@ -31,7 +31,7 @@ export const SectionPanel = memo(function SectionPanel(props: Props) {
       }),
     [assessment, width, view, headFt],
   );
-  const rows = useMemo(() => tabulateSection(assessment), [assessment]);
+  const rows = tabulateSection(assessment);
 
   return (
     <section aria-label="The Section">

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { roundTo } from '#core/base/numbers';
 import type { Pass } from '#core/catalogue/vocabulary';
 import type { Assessment } from '#core/judge/assessment';
@@ -40,7 +40,7 @@ export function useScope(
   ownWords: readonly OwnWord[] = NO_WORDS,
   isLive = false,
 ): Scope {
-  const assessment = useMemo(() => assess(inspection), [inspection]);
+  const assessment = assessed(inspection);
   return useMemo(() => {
     const axes = [assessment.lateral, ...assessment.branches].flatMap((line) => [
       ...line.axes,
@@ -110,7 +110,7 @@ export function usePreview(
         one.id === run.id ? { ...one, entries: [...one.entries, entry] } : one,
       ),
     };
-    const finding = assess(tried).findings.find(({ entryIds }) => entryIds.includes(PREVIEW_ID));
+    const finding = assessed(tried).findings.find(({ entryIds }) => entryIds.includes(PREVIEW_ID));
     return { understood, finding: finding ?? null };
   }, [text, scope.context, inspection, run, nowText]);
 }

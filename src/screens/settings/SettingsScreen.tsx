@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { fromFields, toFields } from '#client/actions/judgement-fields';
 import type { SettingsFields } from '#client/actions/settings-fields';
@@ -52,7 +52,11 @@ function sayReading(means: string): string {
 }
 
 /** The rig, the inspector's own words and how jobs are judged: set once, used by every job. */
-export function SettingsScreen({ preferences }: { readonly preferences: Preferences }) {
+export const SettingsScreen = memo(function SettingsScreen({
+  preferences,
+}: {
+  readonly preferences: Preferences;
+}) {
   const ready = useReady();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
   const [isKept, setKept] = useState(false);
@@ -213,7 +217,7 @@ export function SettingsScreen({ preferences }: { readonly preferences: Preferen
       </fieldset>
     </form>
   );
-}
+});
 
 function Remove({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
   return (

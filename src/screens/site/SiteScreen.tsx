@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { ulid } from 'ulid';
 import { cautionsFor } from '#core/cautions';
 import type { AccessPoint } from '#core/model/job/access-point';
@@ -26,7 +26,11 @@ type Props = {
 };
 
 /** Arriving: the ways in, in the order to try them; what stands over the line; the facts of the job. */
-export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
+export const SiteScreen = memo(function SiteScreen({
+  stored,
+  preferences,
+  light: storedLight,
+}: Props) {
   const job = useJob(stored);
   const { inspection } = job;
   const { accessPoints, runs } = inspection;
@@ -146,4 +150,4 @@ export function SiteScreen({ stored, preferences, light: storedLight }: Props) {
       </main>
     </div>
   );
-}
+});

@@ -163,7 +163,7 @@ describe('a backup', () => {
     const old = openDatabase(path);
     old.pragma('user_version = 4');
     old.exec(
-      'DROP INDEX outbox_waiting; ALTER TABLE outbox DROP COLUMN state; ALTER TABLE outbox DROP COLUMN tries; ALTER TABLE outbox DROP COLUMN answer; ALTER TABLE outbox DROP COLUMN next_try_at',
+      'DROP INDEX jobs_listed; DROP INDEX jobs_at_work; DROP INDEX jobs_by_address; CREATE INDEX jobs_by_schedule ON jobs (scheduled_for); DROP INDEX outbox_waiting; ALTER TABLE outbox DROP COLUMN state; ALTER TABLE outbox DROP COLUMN tries; ALTER TABLE outbox DROP COLUMN answer; ALTER TABLE outbox DROP COLUMN next_try_at',
     );
     old.close();
     openDatabase(path).close();

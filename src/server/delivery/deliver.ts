@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { prepared } from '../prepared';
 import { type MailAdapter, NotTaken } from './mail';
 import { loadMessage, type MessageState } from './outbox';
 
@@ -11,12 +12,11 @@ const instant = (ms: number) => new Date(ms).toISOString();
 
 /** Takes a waiting message up, so that nobody else sends it at the same time; `false` when it is not to be had. */
 function takeUp(db: Database, id: string, nowMs: number): boolean {
-  const { changes } = db
-    .prepare(
-      `UPDATE outbox SET tries = tries + 1, next_try_at = ?
+  const { changes } = prepared(
+    db,
+    `UPDATE outbox SET tries = tries + 1, next_try_at = ?
        WHERE id = ? AND state = 'waiting' AND next_try_at <= ?`,
-    )
-    .run(instant(nowMs + HOLD_MS), id, instant(nowMs));
+  ).run(instant(nowMs + HOLD_MS), id, instant(nowMs));
   return changes === 1;
 }
 
@@ -27,7 +27,7 @@ function note(
   answer: string,
   nextTryAt: string | null,
 ): void {
-  db.prepare('UPDATE outbox SET state = ?, answer = ?, next_try_at = ? WHERE id = ?').run(
+  prepared(db, 'UPDATE outbox SET state = ?, answer = ?, next_try_at = ? WHERE id = ?').run(
     state,
     answer,
     nextTryAt,
@@ -67,22 +67,20 @@ export async function deliverDue(
   adapter: MailAdapter,
   nowMs: number,
 ): Promise<number> {
-  const due = db
-    .prepare<[string], { id: string }>(
-      "SELECT id FROM outbox WHERE state = 'waiting' AND next_try_at <= ? ORDER BY next_try_at",
-    )
-    .all(instant(nowMs));
+  const due = prepared<[string], { id: string }>(
+    db,
+    "SELECT id FROM outbox WHERE state = 'waiting' AND next_try_at <= ? ORDER BY next_try_at",
+  ).all(instant(nowMs));
   for (const { id } of due) await deliver(db, adapter, id, nowMs);
   return due.length;
 }
 
 /** Puts a message that bounced or was given up back in line, to be tried at once; `false` when there is none. */
 export function tryAgain(db: Database, id: string, nowMs: number): boolean {
-  const { changes } = db
-    .prepare(
-      `UPDATE outbox SET state = 'waiting', tries = 0, next_try_at = ?
+  const { changes } = prepared(
+    db,
+    `UPDATE outbox SET state = 'waiting', tries = 0, next_try_at = ?
        WHERE id = ? AND state IN ('waiting', 'bounced', 'failed', 'kept')`,
-    )
-    .run(instant(nowMs), id);
+  ).run(instant(nowMs), id);
   return changes === 1;
 }

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { prepared } from '../prepared';
 import type { Attachment, Message } from './mail';
 
 /** How a message stands. `kept`: no mail service is set up, and it stays here. */
@@ -36,7 +37,8 @@ type Filing = {
 export function fileMessage(db: Database, message: Message, filing: Filing): void {
   const { id, jobId, at, isWaiting } = filing;
   db.transaction(() => {
-    db.prepare(
+    prepared(
+      db,
       `INSERT INTO outbox (id, job_id, recipient, subject, body, sent_at, state, next_try_at)
        VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     ).run(
@@ -49,7 +51,8 @@ export function fileMessage(db: Database, message: Message, filing: Filing): voi
       isWaiting ? 'waiting' : 'kept',
       isWaiting ? at : null,
     );
-    const add = db.prepare(
+    const add = prepared(
+      db,
       'INSERT INTO outbox_attachments (message_id, position, name, type, bytes) VALUES (?, ?, ?, ?, ?)',
     );
     for (const [position, { name, type, bytes }] of message.attachments.entries())
@@ -63,13 +66,13 @@ const COLUMNS = `id, job_id AS jobId, recipient AS "to", subject, body AS text, 
 
 /** The messages, the latest first; of one job when it is named. */
 export function listOutbox(db: Database, jobId?: string): Sent[] {
-  const rows = db
-    .prepare<[string | null, string | null], Row>(
-      `SELECT ${COLUMNS} FROM outbox WHERE ? IS NULL OR job_id = ?
+  const rows = prepared<[string | null, string | null], Row>(
+    db,
+    `SELECT ${COLUMNS} FROM outbox WHERE ? IS NULL OR job_id = ?
        ORDER BY sent_at DESC, id DESC LIMIT 200`,
-    )
-    .all(jobId ?? null, jobId ?? null);
-  const attachments = db.prepare<[string], Sent['attachments'][number]>(
+  ).all(jobId ?? null, jobId ?? null);
+  const attachments = prepared<[string], Sent['attachments'][number]>(
+    db,
     'SELECT name, type, length(bytes) AS size FROM outbox_attachments WHERE message_id = ? ORDER BY position',
   );
   return rows.map((row) => ({ ...row, attachments: attachments.all(row.id) }));
@@ -80,13 +83,12 @@ export function loadMessage(
   db: Database,
   id: string,
 ): (Message & Pick<Sent, 'state' | 'tries'>) | null {
-  const row = db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM outbox WHERE id = ?`).get(id);
+  const row = prepared<[string], Row>(db, `SELECT ${COLUMNS} FROM outbox WHERE id = ?`).get(id);
   if (!row) return null;
-  const attachments = db
-    .prepare<[string], Attachment>(
-      'SELECT name, type, bytes FROM outbox_attachments WHERE message_id = ? ORDER BY position',
-    )
-    .all(id);
+  const attachments = prepared<[string], Attachment>(
+    db,
+    'SELECT name, type, bytes FROM outbox_attachments WHERE message_id = ? ORDER BY position',
+  ).all(id);
   const { to, subject, text, state, tries } = row;
   return { to, subject, text, state, tries, attachments };
 }
@@ -98,10 +100,9 @@ export function findAttachment(
   position: number,
 ): Attachment | null {
   return (
-    db
-      .prepare<[string, number], Attachment>(
-        'SELECT name, type, bytes FROM outbox_attachments WHERE message_id = ? AND position = ?',
-      )
-      .get(messageId, position) ?? null
+    prepared<[string, number], Attachment>(
+      db,
+      'SELECT name, type, bytes FROM outbox_attachments WHERE message_id = ? AND position = ?',
+    ).get(messageId, position) ?? null
   );
 }

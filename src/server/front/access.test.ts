@@ -136,7 +136,7 @@ describe('who is answered', () => {
 
 describe('where a request is worked on', () => {
   it.each<[string, string, string]>([
-    ['POST', '/api/jobs/j/runs/r/entries', 'here'],
+    ['POST', '/api/jobs/j/runs/r/entries', 'log'],
     ['PATCH', '/api/jobs/j', 'here'],
     ['GET', '/api/health', 'here'],
     ['GET', '/jobs/j/findings', 'pages'],

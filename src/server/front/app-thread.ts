@@ -1,5 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import inject from 'light-my-request';
+import { smaller } from './smaller';
 import type { Done, Task } from './pool';
 
 /** The built app's own entry; the thread that takes connections says where it is. */
@@ -15,11 +16,12 @@ export async function answerTask({ method, url, headers, body }: Task): Promise<
     headers: { ...headers },
     ...(body ? { payload: Buffer.from(body.buffer, body.byteOffset, body.byteLength) } : {}),
   });
-  return {
+  const done: Done = {
     status: response.statusCode,
     headers: plainHeaders(response.headers),
     body: new Uint8Array(response.rawPayload),
   };
+  return smaller(done, headers['accept-encoding'] ?? '');
 }
 
 function plainHeaders(headers: object): Done['headers'] {

@@ -13,6 +13,7 @@ import {
   type World,
 } from './access';
 import { type Lane, laneOf } from './lanes';
+import { answerLog } from './log-route';
 import { askToken, PLAIN_HEADERS, sayPage } from './plain-pages';
 import { type Done, NotDone, type Pool, type Task } from './pool';
 
@@ -22,7 +23,7 @@ export type FrontWishes = {
   readonly world: World;
   /** The app on this thread, for what may not wait. */
   readonly app: Handler;
-  readonly pools: Readonly<Record<Exclude<Lane, 'here'>, Pool>>;
+  readonly pools: Readonly<Record<Exclude<Lane, 'log' | 'here'>, Pool>>;
   /** The folder of files that are handed out as they are. */
   readonly clientFolder: string;
 };
@@ -133,6 +134,8 @@ function give(response: ServerResponse, { status, headers, body }: Done): void {
 export function createFront({ world, app, pools, clientFolder }: FrontWishes): Server {
   const files = sirv(clientFolder, {
     etag: true,
+    brotli: true,
+    gzip: true,
     setHeaders: (response, path) => {
       const kept = path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache';
       response.setHeader('cache-control', kept);
@@ -192,6 +195,8 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     if (path.startsWith('/r/') && !(await mayTry(links, asked)))
       return refuse(asked, response, tooOften);
     const { lane, limitBytes } = laneOf(method, path);
+    if (lane === 'log')
+      return answerLog(path, request.headers, () => readBody(request, limitBytes), response);
     if (lane === 'here') return app(request, response);
     const body = await readBody(request, limitBytes);
     give(response, await pools[lane].run(taskOf(request, body)));

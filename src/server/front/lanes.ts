@@ -1,10 +1,10 @@
 import { BODY_LIMITS } from '../http/limits';
 
 /**
- * Where a request is worked on: on the thread that takes connections, where nothing may take long; by the
- * threads that draw pages; or by those that print, pack, issue and read files in.
+ * Where a request is worked on: on the thread that takes connections, where nothing may take long, entries of a log
+ * before all; by the threads that draw pages; or by those that print, pack, issue and read files in.
  */
-export type Lane = 'here' | 'pages' | 'heavy';
+export type Lane = 'log' | 'here' | 'pages' | 'heavy';
 
 type Route = {
   readonly method: RegExp;
@@ -26,7 +26,7 @@ const route = (method: RegExp, path: string, lane: Lane, limitBytes: number): Ro
 /** The first that fits counts. */
 const ROUTES: readonly Route[] = [
   // What an inspector in the field waits for.
-  route(/^POST$/, `${JOB}/runs/[^/]+/entries`, 'here', record),
+  route(/^POST$/, `${JOB}/runs/[^/]+/entries`, 'log', record),
   route(/^PATCH$/, JOB, 'here', record),
   route(/^(GET|HEAD)$/, '/api/health', 'here', 0),
   route(/^PUT$/, `${JOB}/media/[^/]+`, 'pages', media),

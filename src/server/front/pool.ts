@@ -30,7 +30,9 @@ type Limits = {
 /** One thread less than there are cores stays for who takes connections; two are enough for pages. */
 const THREADS = Math.max(1, Math.min(2, availableParallelism() - 1));
 
-const LIMITS: Readonly<Record<Exclude<Lane, 'here'>, Limits>> = {
+type Pooled = Exclude<Lane, 'log' | 'here'>;
+
+const LIMITS: Readonly<Record<Pooled, Limits>> = {
   pages: { threads: THREADS, queue: 200, timeMs: 30_000, memoryMb: 256 },
   heavy: { threads: 1, queue: 40, timeMs: 120_000, memoryMb: 320 },
 };
@@ -56,7 +58,7 @@ export type Pool = {
  *
  * @param filename the thread's own script.
  */
-export function openPool(lane: Exclude<Lane, 'here'>, filename: string): Pool {
+export function openPool(lane: Pooled, filename: string): Pool {
   const { threads, queue, timeMs, memoryMb } = LIMITS[lane];
   const pool = new Piscina<Task, Done>({
     filename,

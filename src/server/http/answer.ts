@@ -10,13 +10,23 @@ export type ErrorBody = {
   };
 };
 
-const HEADERS = { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' };
+/** An answer before it is put in words. */
+export type Answer = { readonly status: number; readonly body: object };
 
-/** Answers with an object. It carries who answers, so that no other page on the way is taken for Chert. */
-export function answer(body: object, status = 200): Response {
-  const stamped: { readonly chert: Stamp | null } = { chert: stampNow(), ...body };
-  return new Response(JSON.stringify(stamped), { status, headers: HEADERS });
+export const JSON_HEADERS = {
+  'content-type': 'application/json; charset=utf-8',
+  'cache-control': 'no-store',
+};
+
+/** An object as it is sent: it carries who answers, so that no other page on the way is taken for Chert. */
+export function stamped(body: object): string {
+  const whole: { readonly chert: Stamp | null } = { chert: stampNow(), ...body };
+  return JSON.stringify(whole);
 }
+
+/** Answers with an object. */
+export const answer = (body: object, status = 200): Response =>
+  new Response(stamped(body), { status, headers: JSON_HEADERS });
 
 /** Something that ends a request with a clear error; thrown by readers, answered by `endpoint`. */
 export class Refusal extends Error {
@@ -30,9 +40,15 @@ export class Refusal extends Error {
   }
 }
 
+/** What a refusal says. */
+export const errorOf = ({ code, message, faults, status }: Refusal): Answer => ({
+  status,
+  body: { error: { code, message, faults } } satisfies ErrorBody,
+});
+
 export function answerError(refusal: Refusal): Response {
-  const { code, message, faults, status } = refusal;
-  return answer({ error: { code, message, faults } } satisfies ErrorBody, status);
+  const { status, body } = errorOf(refusal);
+  return answer(body, status);
 }
 
 export function refuseFaults(faults: readonly Fault[]): Refusal {

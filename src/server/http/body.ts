@@ -22,8 +22,10 @@ export async function readBytes(request: Request, limitBytes: number): Promise<B
 }
 
 /** Reads a request's body as text. */
-export async function readText(request: Request, limitBytes: number): Promise<string> {
-  const bytes = await readBytes(request, limitBytes);
+export const readText = async (request: Request, limitBytes: number): Promise<string> =>
+  textOf(await readBytes(request, limitBytes));
+
+function textOf(bytes: Uint8Array): string {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
@@ -34,6 +36,12 @@ export async function readText(request: Request, limitBytes: number): Promise<st
 /** Reads a request's body as JSON. */
 export async function readJson(request: Request, limitBytes: number): Promise<unknown> {
   const type = request.headers.get('content-type') ?? '';
+  refuseOtherType(type);
+  return parseJson(await readBytes(request, limitBytes));
+}
+
+/** Refuses what does not say that it is JSON. */
+export function refuseOtherType(type: string): void {
   if (!/^application\/json\b/i.test(type)) {
     throw new Refusal(
       415,
@@ -41,7 +49,11 @@ export async function readJson(request: Request, limitBytes: number): Promise<un
       `Expected content-type application/json, got ${type || 'nothing'}. Nothing was stored.`,
     );
   }
-  const text = await readText(request, limitBytes);
+}
+
+/** Reads bytes as JSON. */
+export function parseJson(bytes: Uint8Array): unknown {
+  const text = textOf(bytes);
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {

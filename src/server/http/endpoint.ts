@@ -3,12 +3,11 @@ import { answerError, Refusal } from './answer';
 import { stampNow } from './stamp';
 
 /** The header by which a device says for which installation its changes are. */
-const MEANT_FOR = 'x-chert-installation';
+export const MEANT_FOR = 'x-chert-installation';
 
 /** Changes meant for another Chert (another data folder at this address) are never taken. */
-function refuseOther({ request }: APIContext): void {
-  const meant = request.headers.get(MEANT_FOR);
-  if (meant === null || meant === stampNow()?.installation) return;
+export function refuseOther(meant: string | undefined | null): void {
+  if (meant === null || meant === undefined || meant === stampNow()?.installation) return;
   throw new Refusal(
     421,
     'other-installation',
@@ -20,21 +19,24 @@ function refuseOther({ request }: APIContext): void {
 export function endpoint(handle: (context: APIContext) => Promise<Response> | Response): APIRoute {
   return async (context) => {
     try {
-      refuseOther(context);
+      refuseOther(context.request.headers.get(MEANT_FOR));
       return await handle(context);
     } catch (error) {
-      if (error instanceof Refusal) return answerError(error);
-      if (isDiskFull(error)) return answerError(DISK_FULL);
-      console.error(error);
-      return answerError(
-        new Refusal(
-          500,
-          'unexpected',
-          'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.',
-        ),
-      );
+      return answerError(refusalOf(error));
     }
   };
+}
+
+/** What is said of an error: a refusal as it is; anything else is noted on the server and tells nothing of its inside. */
+export function refusalOf(error: unknown): Refusal {
+  if (error instanceof Refusal) return error;
+  if (isDiskFull(error)) return DISK_FULL;
+  console.error(error);
+  return new Refusal(
+    500,
+    'unexpected',
+    'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.',
+  );
 }
 
 const DISK_FULL = new Refusal(

@@ -9,3 +9,6 @@ export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
   // Jobs are private: only the device's own store keeps them.
   'cache-control': 'no-store',
 };
+
+/** The content policy of what is no page: it needs to load nothing. */
+export const LOADS_NOTHING = "default-src 'none'; frame-ancestors 'none'";

@@ -1,3 +1,4 @@
+import { memoOfBoth } from '../../base/memo';
 import type { Inspection } from '../job/inspection';
 import type { Firm } from './firm';
 
@@ -5,5 +6,10 @@ import type { Firm } from './firm';
 export function withFirm(inspection: Inspection, firm: Firm | undefined): Inspection {
   return firm === undefined || inspection.settings.firm !== undefined
     ? inspection
-    : { ...inspection, settings: { ...inspection.settings, firm } };
+    : signedBy(inspection, firm);
 }
+
+const signedBy = memoOfBoth((inspection: Inspection, firm: Firm): Inspection => ({
+  ...inspection,
+  settings: { ...inspection.settings, firm },
+}));

@@ -1,4 +1,4 @@
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { withFirm } from '#core/model/firm/with-firm';
 import { reportOptions } from '#core/model/job/settings';
 import { composeDocuments, READERS, withMore } from '#core/report/documents';
@@ -20,7 +20,7 @@ export const GET = endpoint(async (context) => {
   const wanted = context.url.searchParams.get('reader') ?? 'buyer';
   const reader = READERS.find((one) => one === wanted);
   if (!reader) throw refuseUnknown('reader of a report');
-  const assessment = assess(inspection);
+  const assessment = assessed(inspection);
   const { job, property } = inspection;
   const stills = chooseStills(assessment).map(({ photoId }) => photoId);
   const more = reader === 'buyer' ? compareWithEarlier(database(), assessment) : [];

@@ -1,4 +1,4 @@
-import { assess } from '#core/assess';
+import { assessed } from '#core/assess';
 import { writeGeoJson } from '#core/interchange/geojson';
 import { writeCalendar } from '#core/interchange/icalendar';
 import { writeObservations } from '#core/interchange/observations-csv';
@@ -26,7 +26,7 @@ export const GET = endpoint((context) => {
     const zip = packJob(database(), dataFolder(), inspection, written, nameOf);
     return file('.chert.zip', 'application/zip', zip);
   }
-  const assessment = assess(inspection);
+  const assessment = assessed(inspection);
   if (wanted === 'observations.csv')
     return file('-observations.csv', 'text/csv', writeObservations(assessment));
   if (wanted === 'located.geojson')

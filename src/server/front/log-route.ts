@@ -1,0 +1,60 @@
+import type { IncomingHttpHeaders, ServerResponse } from 'node:http';
+import { type Answer, errorOf, JSON_HEADERS, stamped } from '../http/answer';
+import { parseJson, refuseOtherType } from '../http/body';
+import { MEANT_FOR, refusalOf, refuseOther } from '../http/endpoint';
+import { LOADS_NOTHING, SECURITY_HEADERS } from '../http/security-headers';
+import { takeEntries } from '../http/take-entries';
+
+const HEADERS = {
+  ...SECURITY_HEADERS,
+  ...JSON_HEADERS,
+  'content-security-policy': LOADS_NOTHING,
+};
+
+const PATH = /^\/api\/jobs\/([^/]+)\/runs\/([^/]+)\/entries\/?$/;
+
+/** An id as it stands in an address; what is no such thing names nothing. */
+function idIn(text: string | undefined): string {
+  try {
+    return decodeURIComponent(text ?? '');
+  } catch {
+    return '';
+  }
+}
+
+/**
+ * Takes entries of a log without the page framework between: what an inspector in the field waits for, and
+ * more often than anything else. The same as the endpoint of that address.
+ */
+export async function answerLog(
+  path: string,
+  headers: IncomingHttpHeaders,
+  readBody: () => Promise<Buffer>,
+  response: ServerResponse,
+): Promise<void> {
+  const [, jobId, runId] = PATH.exec(path) ?? [];
+  const { status, body } = await takeLog(headers, readBody, idIn(jobId), idIn(runId));
+  const text = stamped(body);
+  // What was not read of a body is not waited for.
+  if (status === 413) response.setHeader('connection', 'close');
+  response.writeHead(status, { ...HEADERS, 'content-length': Buffer.byteLength(text) });
+  response.end(text);
+}
+
+async function takeLog(
+  headers: IncomingHttpHeaders,
+  readBody: () => Promise<Buffer>,
+  jobId: string,
+  runId: string,
+): Promise<Answer> {
+  try {
+    const meant = headers[MEANT_FOR];
+    refuseOther(Array.isArray(meant) ? meant[0] : meant);
+    refuseOtherType(headers['content-type'] ?? '');
+    return await takeEntries(jobId, runId, parseJson(await readBody()));
+  } catch (error) {
+    // The other end went away while it was sending: nobody is left to be answered.
+    if ((error as { readonly code?: string }).code === 'ECONNRESET') throw error;
+    return errorOf(refusalOf(error));
+  }
+}
