@@ -4,7 +4,7 @@ import { readInspectionFile, writeInspectionFile } from '#core/interchange/inspe
 import { composeReport } from '#core/report/compose';
 import { buildSection } from '#core/section/build';
 import { parseCallout } from '#core/speech/parse';
-import { inspectionWith } from './log';
+import { inspectionWith } from '#core/testing/long-log';
 import type { Row } from './row';
 import { timeTask } from './times';
 

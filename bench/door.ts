@@ -5,7 +5,7 @@ import { assess } from '#core/assess';
 import { derivedJson } from '#core/interchange/derived-json';
 import { DEMO_NAMES, demoInspection } from '#core/testing/demo-inspections';
 import { anyMadeInspection } from '#core/testing/made';
-import { inspectionWith } from './log';
+import { inspectionWith } from '#core/testing/long-log';
 
 /**
  * A digest of what the headless door prints for each demo job, for made ones and for two benchmark logs, one to a line.

@@ -1,3 +1,4 @@
+import { seededRandom } from '#core/base/random';
 import { assess } from '#core/assess';
 import { joinRuns, linksOf } from '#core/measure/join/join';
 import { layRun } from '#core/measure/placement';
@@ -7,7 +8,7 @@ import { settingsInForce } from '#core/model/job/settings';
 import type { Entry } from '#core/model/log/entry';
 import { foldLog } from '#core/model/log/fold';
 import { accessOf } from '#core/testing/joined';
-import { inspectionWith, seeded } from './log';
+import { inspectionWith } from '#core/testing/long-log';
 import type { Row } from './row';
 import { timeTask } from './times';
 
@@ -32,7 +33,7 @@ const KINDS = [
 
 /** Six runs over one line, of about `count` entries in all, tied at `tieCount` things that two saw. */
 export function sixRunsWith(count: number, tieCount: number): Inspection {
-  const random = seeded(11);
+  const random = seededRandom(11).next;
   const lengthFt = count * 0.6;
   const perRun = Math.floor(count / RUNS.length);
   const stepFt = (lengthFt * REACH) / perRun;

@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
 import { benchBusy } from './busy';
 import { TOKEN } from './chaos/server';
-import { inspectionWith } from './log';
+import { inspectionWith } from '#core/testing/long-log';
 import { benchRepairsPage } from './repairs-page';
 import type { Row } from './row';
 import { median, sayTimes } from './times';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isDay, isInstant } from './day';
 import { sayFault, sayGot, sayPath } from './fault';
 import { clip, gapBetweenFt, type Interval, subtract, totalFt, unite } from './interval';
-import { isDay, isInstant } from './joi';
 import { lastAtOrBelow, memoOf } from './memo';
 import { roundTo, sayFt, sayIn, sayList, sayPercent } from './numbers';
 

@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill';
+import { isDay } from '../base/day';
 import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
 
 const MONTHS = [
@@ -22,10 +22,32 @@ export function dayOf(instant: string): string {
   return instant.slice(0, 10);
 }
 
+const DAY_MS = 86_400_000;
+
+/** Midnight of a day at Greenwich, where no clock is ever changed, ms; a day that is none throws. */
+function atMs(day: string): number {
+  if (!isDay(day)) throw new RangeError(`expected a day (YYYY-MM-DD), got ${day}`);
+  return Date.parse(`${day}T00:00:00Z`);
+}
+
+const addDays = (day: string, count: number): string =>
+  new Date(atMs(day) + count * DAY_MS).toISOString().slice(0, 10);
+
+/** 1 for Monday to 7 for Sunday. */
+const weekdayOf = (day: string): number => new Date(atMs(day)).getUTCDay() || 7;
+
+const dayIn = (year: number, month: number, date: number): string =>
+  `${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-${String(date).padStart(2, '0')}`;
+
+const partsOf = (day: string) => {
+  const date = new Date(atMs(day));
+  return { date: date.getUTCDate(), month: MONTHS[date.getUTCMonth()]! };
+};
+
 /** A day as people say it: "Thu 12 Nov". */
 export function sayDay(day: string): string {
-  const date = Temporal.PlainDate.from(day);
-  return `${WEEKDAYS[date.dayOfWeek - 1]} ${date.day} ${MONTHS[date.month - 1]!.slice(0, 3)}`;
+  const { date, month } = partsOf(day);
+  return `${WEEKDAYS[weekdayOf(day) - 1]} ${date} ${month.slice(0, 3)}`;
 }
 
 /** The time of day of an instant where the job is, as people say it: "9:30 am"; `null` at midnight, which nobody means. */
@@ -37,20 +59,18 @@ export function sayClock(instant: string): string | null {
 
 /** A day with its year: "3 November 2026". */
 export function sayLongDay(day: string): string {
-  const date = Temporal.PlainDate.from(day);
-  return `${date.day} ${MONTHS[date.month - 1]} ${date.year}`;
+  const { date, month } = partsOf(day);
+  return `${date} ${month} ${day.slice(0, 4)}`;
 }
 
 /** The nth weekday (1 = Monday) of a month, or the last one when `nth` is −1. */
-function nthWeekday(year: number, month: number, weekday: number, nth: number): Temporal.PlainDate {
+function nthWeekday(year: number, month: number, weekday: number, nth: number): string {
   if (nth === -1) {
-    const last = Temporal.PlainDate.from({ year, month, day: 1 })
-      .add({ months: 1 })
-      .subtract({ days: 1 });
-    return last.subtract({ days: (last.dayOfWeek - weekday + 7) % 7 });
+    const last = addDays(month === 12 ? dayIn(year + 1, 1, 1) : dayIn(year, month + 1, 1), -1);
+    return addDays(last, -((weekdayOf(last) - weekday + 7) % 7));
   }
-  const first = Temporal.PlainDate.from({ year, month, day: 1 });
-  return first.add({ days: ((weekday - first.dayOfWeek + 7) % 7) + 7 * (nth - 1) });
+  const first = dayIn(year, month, 1);
+  return addDays(first, ((weekday - weekdayOf(first) + 7) % 7) + 7 * (nth - 1));
 }
 
 /**
@@ -65,10 +85,11 @@ export function federalHolidays(year: number): string[] {
     [11, 11],
     [12, 25],
   ];
-  const observed = fixed.map(([month, day]) => {
-    const date = Temporal.PlainDate.from({ year, month, day });
-    if (date.dayOfWeek === 6) return date.subtract({ days: 1 });
-    return date.dayOfWeek === 7 ? date.add({ days: 1 }) : date;
+  const observed = fixed.map(([month, date]) => {
+    const day = dayIn(year, month, date);
+    const weekday = weekdayOf(day);
+    if (weekday === 6) return addDays(day, -1);
+    return weekday === 7 ? addDays(day, 1) : day;
   });
   return [
     ...observed,
@@ -78,16 +99,16 @@ export function federalHolidays(year: number): string[] {
     nthWeekday(year, 9, 1, 1),
     nthWeekday(year, 10, 1, 2),
     nthWeekday(year, 11, 4, 4),
-  ].map(String);
+  ];
 }
 
 /** Whether offices work on a day: neither a weekend nor a holiday as kept here. */
 export function isWorkingDay(day: string, { added, removed }: Holidays = NO_HOLIDAYS): boolean {
-  const date = Temporal.PlainDate.from(day);
+  if (weekdayOf(day) > 5 || added.includes(day)) return false;
+  const year = Number(day.slice(0, 4));
   // New Year's Day on a Saturday is kept on the last day of the year before.
-  const holidays = [...federalHolidays(date.year), ...federalHolidays(date.year + 1)];
-  const isHoliday = added.includes(day) || (holidays.includes(day) && !removed.includes(day));
-  return date.dayOfWeek <= 5 && !isHoliday;
+  const holidays = [...federalHolidays(year), ...federalHolidays(year + 1)];
+  return !holidays.includes(day) || removed.includes(day);
 }
 
 /** The working day `count` working days before a day; 0 gives the day itself or the last one before. */
@@ -96,13 +117,13 @@ export function workingDaysBefore(
   count: number,
   holidays: Holidays = NO_HOLIDAYS,
 ): string {
-  let date = Temporal.PlainDate.from(day);
-  while (!isWorkingDay(String(date), holidays)) date = date.subtract({ days: 1 });
+  let at = day;
+  while (!isWorkingDay(at, holidays)) at = addDays(at, -1);
   for (let left = count; left > 0;) {
-    date = date.subtract({ days: 1 });
-    if (isWorkingDay(String(date), holidays)) left -= 1;
+    at = addDays(at, -1);
+    if (isWorkingDay(at, holidays)) left -= 1;
   }
-  return String(date);
+  return at;
 }
 
 /** Working days after `from` up to and including `to`; 0 or less when the period is over. */
@@ -111,13 +132,11 @@ export function workingDaysLeft(
   to: string,
   holidays: Holidays = NO_HOLIDAYS,
 ): number {
-  const start = Temporal.PlainDate.from(from);
-  const end = Temporal.PlainDate.from(to);
-  if (Temporal.PlainDate.compare(start, end) > 0) return -workingDaysLeft(to, from, holidays);
-  const days = Math.min(start.until(end).days, 4000);
+  if (from > to) return -workingDaysLeft(to, from, holidays);
+  const days = Math.min(Math.round((atMs(to) - atMs(from)) / DAY_MS), 4000);
   let count = 0;
   for (let step = 1; step <= days; step += 1) {
-    if (isWorkingDay(String(start.add({ days: step })), holidays)) count += 1;
+    if (isWorkingDay(addDays(from, step), holidays)) count += 1;
   }
   return count;
 }

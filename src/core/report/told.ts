@@ -1,4 +1,4 @@
-import { isDay } from '../base/joi';
+import { isDay } from '../base/day';
 import { materialOf } from '../catalogue/materials/kinds';
 import type { Assessment } from '../judge/assessment';
 import type { Block } from './block';

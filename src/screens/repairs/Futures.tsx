@@ -1,13 +1,17 @@
+import { lazy } from 'react';
 import { type Played, USUAL_HISTORIES } from '#core/planning/futures/play';
 import { sayMoney } from '#core/planning/money';
 import { PLAN_NAMES, sayYears } from '#core/planning/pick';
 import type { PlanId } from '#core/planning/plans/plan';
 import type { Repair } from '#core/planning/repair';
+import { Later } from '../shared/Later';
 import { Panel } from '../shared/Panel';
-import { useReady } from '../shared/useReady';
-import { FuturesChart } from './FuturesChart';
 import styles from './Repairs.module.css';
 import type { FuturesModel } from './useFutures';
+
+const FuturesChart = lazy(async () => ({
+  default: (await import('./FuturesChart')).FuturesChart,
+}));
 
 type Props = { readonly repair: Repair; readonly model: FuturesModel };
 
@@ -27,7 +31,6 @@ const NAMED = 6;
 
 /** Each plan played forward: money by year, and which assumption moves the answer most. */
 export function Futures({ repair, model: { played, playing, sways, stop, again } }: Props) {
-  const ready = useReady();
   const { horizonYears } = repair.weighing;
   // What was played of plans that are there; a plan changed since is played anew in a moment.
   const shown = played?.filter(({ planId }) => repair.plans.some(({ id }) => id === planId)) ?? [];
@@ -58,14 +61,12 @@ export function Futures({ repair, model: { played, playing, sways, stop, again }
         )}
       </div>
       {/* Drawn in the browser alone: the chart styles itself in place, which a page from the server may not. */}
-      {ready ? (
+      <Later meanwhile={<div className={styles['no-chart']} />}>
         <FuturesChart
           played={shown.length > 0 ? shown : expectedOf(repair)}
           horizonYears={horizonYears}
         />
-      ) : (
-        <div className={styles['no-chart']} />
-      )}
+      </Later>
       {sways !== null && sways.length > 0 && (
         <>
           <h3>What the answer hangs on</h3>

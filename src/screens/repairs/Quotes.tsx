@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import type { Decision } from '#core/model/job/inspection';
 import { listQuotes, type QuoteDecision } from '#core/model/job/plans';
 import { methodById } from '#core/planning/methods/index';
@@ -7,10 +7,13 @@ import { PLAN_NAMES } from '#core/planning/pick';
 import type { Plan } from '#core/planning/plans/plan';
 import { checkQuote, type QuoteRemark } from '#core/planning/quote/check-quote';
 import type { Site } from '#core/planning/site';
+import { Later } from '../shared/Later';
 import { Panel } from '../shared/Panel';
-import { type QuoteFields, QuoteForm } from './QuoteForm';
+import type { QuoteFields } from './QuoteForm';
 import quotesStyles from './Quotes.module.css';
 import styles from './Repairs.module.css';
+
+const QuoteForm = lazy(async () => ({ default: (await import('./QuoteForm')).QuoteForm }));
 
 type Props = {
   readonly site: Site;
@@ -42,14 +45,16 @@ export function Quotes({ site, plan, decisions, onKeep, onDrop }: Props) {
         />
       ))}
       {isAdding ? (
-        <QuoteForm
-          plan={plan}
-          onKeep={(quote) => {
-            onKeep(quote);
-            setAdding(false);
-          }}
-          onCancel={() => setAdding(false)}
-        />
+        <Later>
+          <QuoteForm
+            plan={plan}
+            onKeep={(quote) => {
+              onKeep(quote);
+              setAdding(false);
+            }}
+            onCancel={() => setAdding(false)}
+          />
+        </Later>
       ) : (
         <div className={styles['buttons']}>
           <button type="button" onClick={() => setAdding(true)}>

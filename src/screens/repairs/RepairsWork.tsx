@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { lazy, memo } from 'react';
 import type { RepairActions } from '#client/actions/repairs';
 import type { Assessment } from '#core/judge/assessment';
 import type { Inspection } from '#core/model/job/inspection';
@@ -8,7 +8,7 @@ import { asOwnWork } from '#core/planning/own-plan';
 import type { Preferences } from '#core/site/equipment';
 import { SectionFigure } from '../../ui/section/SectionFigure';
 import { ZoomBox } from '../../ui/section/ZoomBox';
-import { AssumptionsPanel } from './AssumptionsPanel';
+import { Later } from '../shared/Later';
 import { BeforeDeciding, BeforeDigging } from './BeforeDeciding';
 import { Controls } from './Controls';
 import { Futures } from './Futures';
@@ -23,6 +23,10 @@ import { SECTION_HEIGHT, useRepairs } from './useRepairs';
 import { WholeRuns } from './WholeRuns';
 import { WhyPick } from './WhyPick';
 import { WorkBrackets } from './WorkBrackets';
+
+const AssumptionsPanel = lazy(async () => ({
+  default: (await import('./AssumptionsPanel')).AssumptionsPanel,
+}));
 
 type Props = {
   readonly inspection: Inspection;
@@ -167,12 +171,17 @@ export const RepairsWork = memo(function RepairsWork({
             onKeep={actions.keepQuote}
             onDrop={actions.drop}
           />
-          <AssumptionsPanel
-            differing={inspection.settings.assumptions ?? {}}
-            onKeep={(assumptions) =>
-              actions.set('assumptions', Object.keys(assumptions).length === 0 ? null : assumptions)
-            }
-          />
+          <Later>
+            <AssumptionsPanel
+              differing={inspection.settings.assumptions ?? {}}
+              onKeep={(assumptions) =>
+                actions.set(
+                  'assumptions',
+                  Object.keys(assumptions).length === 0 ? null : assumptions,
+                )
+              }
+            />
+          </Later>
         </div>
       </div>
     </main>

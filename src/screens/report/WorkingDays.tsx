@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isDay } from '#core/base/joi';
+import { isDay } from '#core/base/day';
 import type { Holidays } from '#core/model/job/report-options';
 import { federalHolidays, sayDay } from '#core/report/calendar';
 import { Form } from '../shared/Form';

@@ -1,11 +1,18 @@
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  type Ref,
+  useEffect,
+  useImperativeHandle,
+  useRef,
+  useState,
+} from 'react';
 import type { Place } from '#client/actions/counter';
 import { toldDrafts } from '#client/actions/told';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
+import { canBeLogged } from '#core/model/log/can-be-logged';
 import { type EntryDraft } from '#core/model/log/entry';
-import { checkEntry } from '#core/model/log/entry.schema';
 import type { Understood } from '#core/speech/kept';
 import { readLine } from '#core/speech/read-line';
 import type { ToldFacts } from '#core/speech/statements/statement';
@@ -19,10 +26,17 @@ import { useLineDraft } from './useLineDraft';
 import { type Scope, usePreview } from './useScope';
 import { WordButtons } from './WordButtons';
 
+/** What other parts of the screen may do with the line. */
+export type CalloutHandle = {
+  /** Puts words on it, to be gone on with. */
+  readonly begin: (text: string) => void;
+};
+
 type Props = {
-  readonly line: string;
-  readonly onLine: (line: string) => void;
+  readonly ref: Ref<CalloutHandle>;
   readonly scope: Scope;
+  /** The state of the log this very moment: what is logged is read by it. */
+  readonly scopeNow: () => Scope;
   readonly inspection: Inspection;
   readonly run: Run;
   readonly place: Place;
@@ -41,17 +55,12 @@ type Props = {
 
 const FLAG_KEYS = ['F9', 'MediaPlayPause'];
 
-/** Whether the log would take a draft: a locate without its depth has to wait for it. */
-function canBeLogged(draft: EntryDraft): boolean {
-  return checkEntry({ id: 'draft', at: new Date().toISOString(), ...draft }).ok;
-}
-
 /** Counter, chip and call-out line: what the inspector says, and what Chert makes of it. */
 export function CalloutLine(props: Props) {
   const {
-    line,
-    onLine,
+    ref,
     scope,
+    scopeNow,
     inspection,
     run,
     place,
@@ -65,14 +74,17 @@ export function CalloutLine(props: Props) {
   const { isGeared } = props;
   const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
+  // Kept here, and not in the screen: a key draws the line and its chip, and nothing else.
+  const [line, onLine] = useState('');
   const ready = useReady();
   const [last, setLast] = useState('');
   const [asked, setAsked] = useState(false);
   const [help, setHelp] = useState(false);
-  const preview = usePreview(line, scope, inspection, run);
+  const preview = usePreview(line, scope.context, inspection, run);
   const jobId = inspection.job.id;
 
   useLineDraft(jobId, line, onLine);
+  useImperativeHandle(ref, () => ({ begin: onLine }), []);
   useEffect(() => {
     // Focus that somebody has already put elsewhere stays there.
     if (ready && document.activeElement === document.body) input.current?.focus();
@@ -98,7 +110,7 @@ export function CalloutLine(props: Props) {
     if (isRefused) input.current?.select();
   };
   const log = (text: string) => {
-    const understood = readLine(text, scope.context);
+    const understood = readLine(text, scopeNow().context);
     if (!understood) return;
     const [likeliest] = understood.choices;
     if (likeliest) {
@@ -193,7 +205,7 @@ export function CalloutLine(props: Props) {
           </button>
         </Form>
         {notTaught && <p role="alert">{notTaught}</p>}
-        <WordButtons line={line} onLine={onLine} />
+        <WordButtons onLine={onLine} />
         {help && <KeyHelp isGeared={isGeared} />}
       </div>
     </section>

@@ -9,6 +9,7 @@ import type { Inspection } from '#core/model/job/inspection';
 import { labelIn, labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
 import type { EntryDraft } from '#core/model/log/entry';
+import { foldLog } from '#core/model/log/fold';
 import { Choice } from './Choice';
 import styles from './RunState.module.css';
 import { StillOpen } from './StillOpen';
@@ -39,7 +40,7 @@ type Props = {
 export function RunState(props: Props) {
   const { scope, inspection, run, place, position, onPass, onAppend, onRun, onNewRun } = props;
   const { pass, counterFt } = place;
-  const water = useWater(scope, run, props.laterMs);
+  const water = useWater(run, props.laterMs);
   const giveUp = () => {
     const { entries: _entries, outcome, ...setup } = run;
     props.onSetup(outcome === 'abandoned' ? setup : { ...setup, outcome: 'abandoned' });
@@ -195,19 +196,16 @@ function Here({ scope }: { readonly scope: Scope }) {
 }
 
 /** The water's state, and for how long it has been off. */
-function useWater(
-  scope: Scope,
-  run: Run,
-  laterMs: number,
-): { state: WaterState | null; label: string } {
+function useWater(run: Run, laterMs: number): { state: WaterState | null; label: string } {
   const [nowMs, setNowMs] = useState<number | null>(null);
   useEffect(() => {
     const tell = () => setNowMs(Date.now() + laterMs);
     tell();
     const timer = window.setInterval(tell, 15_000);
     return () => window.clearInterval(timer);
-  }, [scope, laterMs]);
-  const entries = (scope.axis?.log.standing ?? []).filter(
+  }, [run, laterMs]);
+  // Of the log as it is: a button that was pressed shows it at once.
+  const entries = foldLog(run.entries).standing.filter(
     ({ kind }) => kind === 'water' || kind === 'flow-test',
   );
   const last = entries.at(-1);

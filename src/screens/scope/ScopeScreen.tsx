@@ -1,4 +1,4 @@
-import { memo, useCallback, useDeferredValue, useEffect, useState } from 'react';
+import { lazy, memo, useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { deciding } from '#client/actions/decide';
 import { revised, stillDraft, takingBack } from '#client/actions/entries';
 import { leavingOf } from '#client/actions/leaving';
@@ -9,17 +9,19 @@ import { countWaiting } from '#core/judge/waiting';
 import type { StoredJob } from '#core/model/job/history';
 import { labelIn } from '#core/model/job/labels';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
+import { foldLog } from '#core/model/log/fold';
 import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
+import { Later } from '../shared/Later';
 import { useLight } from '../shared/useLight';
+import { useSteady } from '../shared/useSteady';
 import { BeforeLeave } from './BeforeLeave';
-import { CalloutLine } from './CalloutLine';
+import { type CalloutHandle, CalloutLine } from './CalloutLine';
 import { FindingsSoFar } from './FindingsSoFar';
 import { LogList } from './LogList';
 import { PictureSide } from './PictureSide';
-import { RunSetup } from './RunSetup';
 import { RunState } from './RunState';
 import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
@@ -28,9 +30,11 @@ import { useField } from './useField';
 import { useOwnWords } from './useOwnWords';
 import { usePosition } from './usePosition';
 import { useRigOnScope } from './useRigOnScope';
-import { useScope } from './useScope';
+import { scopeOf, useScope } from './useScope';
 import { useVoice } from './useVoice';
 import { type View, VIEWS, ViewSwitch } from './ViewSwitch';
+
+const RunSetup = lazy(async () => ({ default: (await import('./RunSetup')).RunSetup }));
 
 type Props = {
   readonly stored: StoredJob;
@@ -74,17 +78,13 @@ export const ScopeScreen = memo(function ScopeScreen({
     window.history.replaceState(null, '', url);
   };
   const [selected, setSelected] = useState<number | null>(null);
-  const [line, setLine] = useState('');
+  const callout = useRef<CalloutHandle>(null);
   const { ownWords, teach, trouble: notTaught } = useOwnWords(preferences.ownWords);
-  const scope = useScope(
-    inspection,
-    run,
-    place.counterFt,
-    place.pass,
-    ownWords,
-    rig.memory !== null,
-  );
-  // The drawing may follow a frame later: what was logged stands on the tape at once.
+  const standpoint = { ...place, ownWords, isLive: rig.memory !== null };
+  // What was logged stands on the tape at once; what Chert makes of it follows a moment later.
+  const scope = useScope(useDeferredValue(inspection), run, standpoint);
+  const scopeNow = () => scopeOf(inspection, run, standpoint);
+  // And the drawing after that.
   const drawn = useDeferredValue(scope);
   const select = useCallback(
     (number: number) => {
@@ -104,9 +104,10 @@ export const ScopeScreen = memo(function ScopeScreen({
   const leave = (reason: string, open: readonly ToClear[]) => {
     deciding(job.change).put(leavingOf(reason, open, new Date()));
   };
-  const standing = scope.axis?.log.standing ?? [];
+  const log = run && foldLog(run.entries);
+  const standing = log?.standing ?? [];
   // A correction takes the place of what was chosen.
-  const chosen = chosenId === null ? null : (scope.axis?.log.heirsOf(chosenId)[0] ?? null);
+  const chosen = chosenId === null ? null : (log?.heirsOf(chosenId)[0] ?? null);
 
   /** Logs, then adds what takes its time: a few spoken words, the position of a locate. */
   const append = (drafts: readonly EntryDraft[]) => {
@@ -131,7 +132,7 @@ export const ScopeScreen = memo(function ScopeScreen({
     if (!run) return;
     job.append(run.id, [stillDraft(id, entry, { pass: place.pass, readingFt })], rig.laterMs);
   };
-  const acts = {
+  const acts = useSteady({
     choose: (entry: Entry | null) => {
       setChosenId(entry?.id ?? null);
       const finding =
@@ -141,13 +142,13 @@ export const ScopeScreen = memo(function ScopeScreen({
         );
       setSelected(finding?.number ?? null);
     },
-    correct: (entry: Entry) => setLine(`correct #${entry.id} `),
+    correct: (entry: Entry) => callout.current?.begin(`correct #${entry.id} `),
     takeBack: (entry: Entry) => append([takingBack(entry)]),
     addStill: (entry: Entry) => {
       setChosenId(entry.id);
       document.getElementById('still')?.click();
     },
-  };
+  });
   const unsent = new Set(
     job.waiting.flatMap(({ change }) => (change.what === 'entry' ? [change.entry.id] : [])),
   );
@@ -175,16 +176,18 @@ export const ScopeScreen = memo(function ScopeScreen({
           onSelect={select}
         />
         {isSettingUp || !run ? (
-          <RunSetup
-            inspection={inspection}
-            equipment={preferences.equipment}
-            onChange={job.change}
-            onRun={(added) => {
-              field.showRun(added);
-              endSetUp();
-            }}
-            onCancel={run ? endSetUp : undefined}
-          />
+          <Later>
+            <RunSetup
+              inspection={inspection}
+              equipment={preferences.equipment}
+              onChange={job.change}
+              onRun={(added) => {
+                field.showRun(added);
+                endSetUp();
+              }}
+              onCancel={run ? endSetUp : undefined}
+            />
+          </Later>
         ) : (
           <>
             <div
@@ -269,9 +272,9 @@ export const ScopeScreen = memo(function ScopeScreen({
             </div>
             <CalloutLine
               key={run.id}
-              line={line}
-              onLine={setLine}
+              ref={callout}
               scope={scope}
+              scopeNow={scopeNow}
               inspection={inspection}
               run={run}
               place={place}

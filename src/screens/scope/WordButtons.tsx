@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { type Dispatch, memo, type SetStateAction, useState } from 'react';
 import styles from './WordButtons.module.css';
 import { GROUPS, PAD, QUALITIES, THINGS, type WordButton } from './words';
 
-type Props = { readonly line: string; readonly onLine: (line: string) => void };
+type Props = { readonly onLine: Dispatch<SetStateAction<string>> };
 
 /** Adds a word to the line; digits close up to the digits before them. */
 function withWord(line: string, { says }: WordButton): string {
@@ -12,10 +12,10 @@ function withWord(line: string, { says }: WordButton): string {
 }
 
 /** Builds the same line by touch: things first, then what sizes and places them. */
-export function WordButtons({ line, onLine }: Props) {
+export const WordButtons = memo(function WordButtons({ onLine }: Props) {
   const [group, setGroup] = useState('Seen');
   // The line stays as the thumb left it: the touch keyboard does not come up for a word.
-  const say = (button: WordButton) => onLine(withWord(line, button));
+  const say = (button: WordButton) => onLine((line) => withWord(line, button));
   const shown = group === 'Size' ? QUALITIES : group === '123' ? PAD : THINGS[group]!;
   return (
     <div className={styles['build']}>
@@ -48,4 +48,4 @@ export function WordButtons({ line, onLine }: Props) {
       </div>
     </div>
   );
-}
+});

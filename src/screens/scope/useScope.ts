@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { assessed } from '#core/assess';
+import { assess, assessed } from '#core/assess';
 import { roundTo } from '#core/base/numbers';
 import type { Pass } from '#core/catalogue/vocabulary';
 import type { Assessment } from '#core/judge/assessment';
@@ -10,12 +10,10 @@ import type { RunAxis } from '#core/measure/placement';
 import { placeStretches } from '#core/measure/stretch';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
-import type { Entry } from '#core/model/log/entry';
+import type { Entry, EntryDraft } from '#core/model/log/entry';
 import type { CalloutContext, OwnWord } from '#core/speech/draft';
 import type { Understood } from '#core/speech/parse';
 import { readLine } from '#core/speech/read-line';
-
-const NO_WORDS: readonly OwnWord[] = [];
 
 export type Scope = {
   readonly assessment: Assessment;
@@ -27,90 +25,100 @@ export type Scope = {
   readonly context: CalloutContext;
 };
 
-/**
- * Everything the Scope screen shows, computed from the log and the counter.
- *
- * @param isLive whether the counter runs by itself, and is not where somebody last said it was.
- */
-export function useScope(
-  inspection: Inspection,
-  run: Run | null,
-  counterFt: number,
-  pass: Pass,
-  ownWords: readonly OwnWord[] = NO_WORDS,
-  isLive = false,
-): Scope {
+/** Where the counter stands, which way the head goes, and what words mean beside the usual ones. */
+export type Standpoint = {
+  readonly counterFt: number;
+  readonly pass: Pass;
+  readonly ownWords: readonly OwnWord[];
+  /** Whether the counter runs by itself, and is not where somebody last said it was. */
+  readonly isLive: boolean;
+};
+
+/** Everything the Scope screen shows, computed from the log and the counter. */
+export function scopeOf(inspection: Inspection, run: Run | null, at: Standpoint): Scope {
+  const { counterFt, pass, ownWords, isLive } = at;
   const assessment = assessed(inspection);
-  return useMemo(() => {
-    const axes = [assessment.lateral, ...assessment.branches].flatMap((line) => [
-      ...line.axes,
-      ...line.unplaced,
-    ]);
-    const axis = axes.find((candidate) => candidate.run.id === run?.id) ?? null;
-    const standing = axis?.log.standing ?? [];
-    const open = axis
-      ? [...placeStretches(axis, 'defect'), ...placeStretches(axis, 'unseen')]
-          .filter(({ stillOpen }) => stillOpen)
-          .map(({ entry }) => entry)
-      : [];
-    // In the riser the head is at the access: what it hangs in is no part of the line.
-    const headFt = axis?.placed
-      ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
-      : null;
-    const lateral =
-      [assessment.lateral, ...assessment.branches].find(
-        (one) => axis !== null && one.axes.includes(axis),
-      ) ?? null;
-    const here = headFt === null || !lateral ? null : segmentAt(lateral.segments, headFt);
-    return {
-      assessment,
-      axis,
-      lateral,
-      open,
-      headFt,
-      context: {
-        counterFt,
-        liveCounterFt: isLive ? counterFt : null,
-        zeroFt: run?.zero.readingFt ?? 0,
-        pass,
-        ...(run ? { facing: run.facing } : {}),
-        boreHereIn: here?.diameterIn ?? null,
-        standing,
-        openIds: new Set(open.map(({ id }) => id)),
-        ownWords,
-      },
-    };
-  }, [assessment, run, counterFt, pass, ownWords, isLive]);
+  const lines = [assessment.lateral, ...assessment.branches];
+  const axes = lines.flatMap((line) => [...line.axes, ...line.unplaced]);
+  const axis = axes.find((candidate) => candidate.run.id === run?.id) ?? null;
+  const open = axis
+    ? [...placeStretches(axis, 'defect'), ...placeStretches(axis, 'unseen')]
+        .filter(({ stillOpen }) => stillOpen)
+        .map(({ entry }) => entry)
+    : [];
+  // In the riser the head is at the access: what it hangs in is no part of the line.
+  const headFt = axis?.placed
+    ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
+    : null;
+  const lateral = lines.find((one) => axis !== null && one.axes.includes(axis)) ?? null;
+  const here = headFt === null || !lateral ? null : segmentAt(lateral.segments, headFt);
+  return {
+    assessment,
+    axis,
+    lateral,
+    open,
+    headFt,
+    context: {
+      counterFt,
+      liveCounterFt: isLive ? counterFt : null,
+      zeroFt: run?.zero.readingFt ?? 0,
+      pass,
+      ...(run ? { facing: run.facing } : {}),
+      boreHereIn: here?.diameterIn ?? null,
+      standing: axis?.log.standing ?? [],
+      openIds: new Set(open.map(({ id }) => id)),
+      ownWords,
+    },
+  };
 }
 
-/** What the line's words would log, and how Chert would grade it. */
+/** The same, kept while nothing of it changes. */
+export function useScope(inspection: Inspection, run: Run | null, at: Standpoint): Scope {
+  const { counterFt, pass, ownWords, isLive } = at;
+  return useMemo(
+    () => scopeOf(inspection, run, { counterFt, pass, ownWords, isLive }),
+    [inspection, run, counterFt, pass, ownWords, isLive],
+  );
+}
+
+/** What the line's words would log, and how Chert would grade it; the grade comes once nobody types for a moment. */
 export type Preview = { readonly understood: Understood; readonly finding: Finding | null };
 
 const PREVIEW_ID = 'preview';
+/** Who types on waits for no grade, ms. */
+const PAUSE_MS = 250;
+
+type Graded = { readonly said: string; readonly finding: Finding | null };
 
 /** Reads the line as it is typed. A thing seen now is graded as if it had been logged now. */
 export function usePreview(
   text: string,
-  scope: Scope,
+  context: CalloutContext,
   inspection: Inspection,
   run: Run | null,
 ): Preview | null {
-  // The time stands in for "now" at the grade of standing water; it is after everything logged.
-  const [nowText, setNowText] = useState('9999-12-31T00:00:00Z');
-  useEffect(() => setNowText(new Date().toISOString()), [text]);
-  return useMemo(() => {
-    const understood = readLine(text, scope.context);
-    if (!understood || !run) return null;
-    const draft = understood.drafts[0];
-    if (draft?.kind !== 'defect') return { understood, finding: null };
-    const entry = { ...draft, id: PREVIEW_ID, at: nowText } as Entry;
-    const tried = {
-      ...inspection,
-      runs: inspection.runs.map((one) =>
-        one.id === run.id ? { ...one, entries: [...one.entries, entry] } : one,
-      ),
-    };
-    const finding = assessed(tried).findings.find(({ entryIds }) => entryIds.includes(PREVIEW_ID));
-    return { understood, finding: finding ?? null };
-  }, [text, scope.context, inspection, run, nowText]);
+  const understood = useMemo(() => readLine(text, context), [text, context]);
+  const draft = understood?.drafts[0];
+  const said = draft?.kind === 'defect' ? JSON.stringify(draft) : '';
+  const [graded, setGraded] = useState<Graded | null>(null);
+  useEffect(() => {
+    if (said === '' || run === null) return undefined;
+    const timer = setTimeout(() => {
+      setGraded({ said, finding: gradeAsLogged(said, inspection, run.id) });
+    }, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [said, inspection, run]);
+  if (!understood || !run) return null;
+  return { understood, finding: graded?.said === said ? graded.finding : null };
+}
+
+/** What a draft would be graded if it were logged now. */
+function gradeAsLogged(draft: string, inspection: Inspection, runId: string): Finding | null {
+  const at = new Date().toISOString();
+  const entry = { ...(JSON.parse(draft) as EntryDraft), id: PREVIEW_ID, at } as Entry;
+  const runs = inspection.runs.map((run) =>
+    run.id === runId ? { ...run, entries: [...run.entries, entry] } : run,
+  );
+  const { findings } = assess({ ...inspection, runs });
+  return findings.find(({ entryIds }) => entryIds.includes(PREVIEW_ID)) ?? null;
 }

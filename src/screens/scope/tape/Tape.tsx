@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { segmentAt } from '#core/lateral/segments';
 import { labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
+import { foldLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
 import panel from '../panel.module.css';
 import type { Scope } from '../useScope';
@@ -32,11 +33,12 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [windowPx, setWindow] = useState({ topPx: 0, heightPx: 800 });
   const [isAway, setAway] = useState(false);
-  const log = scope.axis?.log;
+  // What was logged hangs here at once; what Chert makes of it comes a moment later.
+  const log = foldLog(run.entries);
 
   const [shown, loose] = useMemo(() => {
     const standing = run.entries.filter(
-      ({ id, kind }) => kind !== 'retract' && log?.fallen.get(id) === undefined,
+      ({ id, kind }) => kind !== 'retract' && log.fallen.get(id) === undefined,
     );
     return [
       standing.filter(({ readingFt }) => readingFt !== null),
@@ -118,7 +120,8 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
                   entry={item}
                   footPx={footPx}
                   rowPx={rowPx}
-                  finding={findings.get(item.id)}
+                  severity={findings.get(item.id)?.severity}
+                  number={findings.get(item.id)?.number}
                   hasPast={item.replaces !== undefined}
                   isUnsent={unsent.has(item.id)}
                   isChosen={item.id === chosenId}

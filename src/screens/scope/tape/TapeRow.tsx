@@ -1,6 +1,6 @@
 import { ImagePlus, Mic, SquarePen, Undo2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
-import type { Finding } from '#core/judge/finding';
+import { memo, useEffect, useRef } from 'react';
+import type { Severity } from '#core/catalogue/severity/grade';
 import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import { Flake } from '#ui/Flake';
@@ -17,7 +17,9 @@ type Props = {
   readonly entry: Entry;
   readonly footPx: number;
   readonly rowPx: number;
-  readonly finding: Finding | undefined;
+  /** The grade and number of its finding, where it is part of one. */
+  readonly severity: Severity | undefined;
+  readonly number: number | undefined;
   readonly hasPast: boolean;
   readonly isUnsent: boolean;
   readonly isChosen: boolean;
@@ -28,8 +30,8 @@ type Props = {
 const LEADER_PX = 26;
 
 /** One thing on the tape; chosen, it shows what can be done with it. */
-export function TapeRow(props: Props) {
-  const { entry, footPx, rowPx, finding, hasPast, isUnsent, isChosen, acts } = props;
+export const TapeRow = memo(function TapeRow(props: Props) {
+  const { entry, footPx, rowPx, severity, number, hasPast, isUnsent, isChosen, acts } = props;
   const { title, facts } = sayEntry(entry);
   const row = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -52,8 +54,8 @@ export function TapeRow(props: Props) {
       >
         <polyline points={`0,${footPx - rowPx} ${LEADER_PX - 8},1 ${LEADER_PX},1`} />
       </svg>
-      {finding ? (
-        <Flake severity={finding.severity} number={finding.number} />
+      {severity && number !== undefined ? (
+        <Flake severity={severity} number={number} />
       ) : (
         <span className={styles['dot']} aria-hidden="true" />
       )}
@@ -66,7 +68,7 @@ export function TapeRow(props: Props) {
         <strong>{title}</strong>
         <span>
           <b>{entry.readingFt!.toFixed(1)}</b>
-          {finding && ` · ${finding.severity}`}
+          {severity && ` · ${severity}`}
           {facts.map((fact) => ` · ${fact}`)}
           {entry.pass === 'back' && ' · back'}
           {hasPast && ' · corrected'}
@@ -110,4 +112,4 @@ export function TapeRow(props: Props) {
       )}
     </li>
   );
-}
+});

@@ -16,7 +16,7 @@ export type TapeScale = {
 export const ROW_PX = 48;
 /** A foot of tape at its calmest and at its busiest, pixels. */
 const LEAST_PX_PER_FT = 15;
-const MOST_PX_PER_FT = 120;
+const MOST_PX_PER_FT = 600;
 /** Tape beyond the farthest thing, feet. */
 const BEYOND_FT = 12;
 /** Below the zero: the counter comes home near it, not always on it. */

@@ -1,23 +1,13 @@
-import type { Inspection } from '#core/model/job/inspection';
-import type { Entry } from '#core/model/log/entry';
-
-/** A repeatable stream of numbers in 0…1 (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
+import { seededRandom } from '../base/random';
+import type { Inspection } from '../model/job/inspection';
+import type { Entry } from '../model/log/entry';
 
 /** The longest line of these logs, feet: a rod goes no farther. */
 const LONGEST_FT = 480;
 
 /** An inspection whose one run has about `count` entries over a line a foot long for every two, as far as a rod goes. */
 export function inspectionWith(count: number): Inspection {
-  const random = seeded(7);
+  const random = seededRandom(7).next;
   const lengthFt = Math.min(count / 2, LONGEST_FT);
   const stepFt = lengthFt / (count * 0.4);
   const startMs = Date.parse('2026-11-03T17:00:00Z');
