@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { assess } from '#core/assess';
 import { derivedJson } from '#core/interchange/derived-json';
 import { DEMO_NAMES, demoInspection } from '#core/testing/demo-inspections';
-import { anyMadeInspection } from '#core/testing/made';
 import { inspectionWith } from '#core/testing/long-log';
+import { anyMadeInspection } from '#core/testing/made';
 
 /**
  * A digest of what the headless door prints for each demo job, for made ones and for two benchmark logs, one to a line.

@@ -1,5 +1,5 @@
-import { seededRandom } from '#core/base/random';
 import { assess } from '#core/assess';
+import { seededRandom } from '#core/base/random';
 import { joinRuns, linksOf } from '#core/measure/join/join';
 import { layRun } from '#core/measure/placement';
 import type { Inspection, Tie } from '#core/model/job/inspection';

@@ -3,7 +3,7 @@ import { assess } from '#core/assess';
 import { choose } from '#core/planning/choose/choose';
 import { startPlay, USUAL_HISTORIES } from '#core/planning/futures/play';
 import { repairOf } from '#core/planning/repair';
-import { randomProblem } from '#core/testing/choosing';
+import { denseProblem, randomProblem } from '#core/testing/choosing';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { integerProgramOf } from '#core/testing/integer-program';
 import type { Row } from './row';
@@ -45,6 +45,26 @@ export async function compareChoosing(): Promise<string> {
     ...rows,
   ].join('\n');
 }
+
+/** How close two hundred findings may lie, feet. */
+const DENSITIES = [1 / 12, 0.25, 0.5, 1, 4];
+
+/** Times choosing among two hundred findings however close they lie, and counts the choices that are not proved. */
+export const benchDensity = (): Row[] =>
+  DENSITIES.map((feetApart) => {
+    const choices = Array.from({ length: CASES }, (_, index) => {
+      const problem = denseProblem(index + 1, 200, feetApart);
+      let isExact = false;
+      const ms = timed(() => (isExact = choose(problem)!.isExact));
+      return { ms, isExact };
+    });
+    const proved = choices.filter(({ isExact }) => isExact).length;
+    return {
+      what: `choose among 200 findings, ${feetApart < 1 ? `${Math.round(feetApart * 12)} in` : `${feetApart} ft`} apart`,
+      aim: 'p99 ≤ 50 ms, all proved',
+      got: `${say(choices.map(({ ms }) => ms))}; ${proved} of ${CASES} proved`,
+    };
+  });
 
 /** Times the plans of a job, and its futures, in this process. */
 export function benchRepair(): Row[] {

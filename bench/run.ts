@@ -6,7 +6,7 @@ import { benchCore } from './core';
 import { benchJoin } from './join';
 import { benchPdf } from './pdf';
 import { tellRecovered } from './recover/table';
-import { benchRepair, compareChoosing } from './repair';
+import { benchDensity, benchRepair, compareChoosing } from './repair';
 import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
 import { benchServer } from './server';
@@ -14,7 +14,7 @@ import { benchServer } from './server';
 const core = await benchCore();
 const joining = await benchJoin();
 const recovered = tellRecovered();
-const repair = benchRepair();
+const repair = [...benchDensity(), ...benchRepair()];
 const choosing = await compareChoosing();
 const pdf = await benchPdf();
 const server = await benchServer();
@@ -59,7 +59,10 @@ const text = `# Benchmarks
 ## The core, in process
 
 Median of many runs after warm-up, with the 99th percentile behind it. A log of n entries is one run out and back with
-corrections, stretches, water, locates and unseen stretches in the proportions of a real one (\`bench/log.ts\`).
+corrections, stretches, water, locates and unseen stretches in the proportions of a real one, over 480 ft at the most
+(\`src/core/testing/long-log.ts\`). The least program folds, places, matches and grades and does nothing else: no reasons,
+zones, checks, rules or words (\`bench/limit.ts\`). The machine is shared, and was between half and a quarter as fast as on
+other days: the ratios of one run hold, the milliseconds of one day do not.
 
 ${table(core)}
 
@@ -120,6 +123,7 @@ Keys pressed for an observation, Enter included, mean of thirty from one scope (
 
 ${table(keys)}
 
+${readFileSync('bench/hottest.md', 'utf8')}
 ${readFileSync('bench/speech.md', 'utf8')}
 ${readFileSync('bench/mutation.md', 'utf8')}`;
 writeFileSync('docs/benchmarks.md', text);

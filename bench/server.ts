@@ -3,13 +3,16 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { inspectionWith } from '#core/testing/long-log';
 import { CHROMIUM } from '../e2e/chromium';
 import { benchBusy } from './busy';
 import { TOKEN } from './chaos/server';
-import { inspectionWith } from '#core/testing/long-log';
+import { benchLists, benchPages } from './pages';
+import { benchPosts } from './posts';
 import { benchRepairsPage } from './repairs-page';
 import type { Row } from './row';
-import { median, sayTimes } from './times';
+import { benchScreen } from './screen';
+import { median } from './times';
 import { benchTyping } from './typing';
 
 const PORT = 4873;
@@ -31,37 +34,6 @@ async function time(task: () => Promise<unknown>): Promise<number> {
   const start = performance.now();
   await task();
   return performance.now() - start;
-}
-
-/** Posts one durable entry at a time from `clients` clients; ms for each. */
-async function postEntries(clients: number, each: number): Promise<number[]> {
-  const times: number[] = [];
-  await Promise.all(
-    Array.from({ length: clients }, async (_, client) => {
-      for (let index = 0; index < each; index += 1) {
-        const entry = {
-          id: `${clients}-${client}-${index}`,
-          at: '2026-11-03T09:00:00-08:00',
-          pass: 'out',
-          readingFt: 1,
-          kind: 'note',
-          note: 'x',
-        };
-        const body = JSON.stringify({ entries: [entry] });
-        times.push(
-          await time(async () => {
-            const response = await fetch(`${BASE}/api/jobs/bench-200/runs/R1/entries`, {
-              method: 'POST',
-              headers: JSON_TYPE,
-              body,
-            });
-            if (!response.ok) throw new Error(await response.text());
-          }),
-        );
-      }
-    }),
-  );
-  return times;
 }
 
 /** First paint of a page in Chromium, ms from the start of the navigation; the median of five. */
@@ -124,19 +96,26 @@ export async function benchServer(): Promise<Row[]> {
       headers: JSON_TYPE,
       body: JSON.stringify(inspectionWith(200)),
     });
-    const report = async () => (await fetch(`${BASE}/jobs/bench-200/report`)).text();
-    await report();
-    const reports = [];
-    for (let round = 0; round < 20; round += 1) reports.push(await time(report));
     await fetch(`${BASE}/api/jobs/import`, {
       method: 'POST',
       headers: JSON_TYPE,
       body: readFileSync('demo/alder-bend.chert.json', 'utf8'),
     });
+    const ask = (path: string, init: RequestInit = {}) =>
+      fetch(BASE + path, { headers: JSON_TYPE, ...init });
+    for (const size of [1_000, 5_000])
+      await ask('/api/jobs/import', { method: 'POST', body: JSON.stringify(inspectionWith(size)) });
+    const pages = await benchPages(ask, 'bench-200');
     const repairs = await benchRepairsPage(BASE);
-    const typing = await benchTyping(BASE, [
-      [34, 'demo-alder-bend'],
+    const screen = await benchScreen(BASE, [
       [200, 'bench-200'],
+      [1_000, 'bench-1000'],
+    ]);
+    const typing = await benchTyping(BASE, [
+      [34, 'demo-alder-bend', 50],
+      [200, 'bench-200', 50],
+      [1_000, 'bench-1000', 50],
+      [5_000, 'bench-5000', 100],
     ]);
     await fetch(`${BASE}/api/jobs/import`, {
       method: 'POST',
@@ -146,15 +125,20 @@ export async function benchServer(): Promise<Row[]> {
         job: { ...inspectionWith(200).job, id: 'bench-busy' },
       }),
     });
-    const ask = (path: string, init: RequestInit = {}) =>
-      fetch(BASE + path, { headers: JSON_TYPE, ...init });
     const busy = await benchBusy(ask, {
       entries: 'bench-busy',
       printed: 'demo-alder-bend',
       file: JSON.stringify(inspectionWith(5_000)),
     });
-    const one = await postEntries(1, 100);
-    const fifty = await postEntries(50, 10);
+    const posts = await benchPosts(
+      PORT,
+      [200, 5_000].map((size) => [
+        `a log of ${size.toLocaleString('en-US')}`,
+        `/api/jobs/bench-${size}/runs/R1/entries`,
+      ]),
+      data,
+    );
+    const lists = await benchLists(ask, join(data, 'chert.db'), inspectionWith(200));
     return [
       {
         what: 'start of the process to the first answer',
@@ -177,15 +161,16 @@ export async function benchServer(): Promise<Row[]> {
         got: `${(await firstPaint('/jobs/bench-200/scope')).toFixed(0)} ms`,
       },
       {
-        what: 'script that Scope loads before the rig is opened, uncompressed',
+        what: 'script that Scope has loaded once all is quiet, as it was packed out',
         aim: 'no three.js',
         got: `${Math.round((await scriptBytes('/jobs/bench-200/scope')) / 1024)} kB`,
       },
       ...repairs,
       ...typing,
-      { what: 'report page, 200 entries, whole answer', aim: '–', got: sayTimes(reports) },
-      { what: 'entry POST, durable, 1 client', aim: '–', got: sayTimes(one) },
-      { what: 'entry POST, durable, 50 clients', aim: '–', got: sayTimes(fifty) },
+      ...screen,
+      ...pages,
+      ...lists,
+      ...posts,
       ...busy,
     ];
   } finally {

@@ -8,13 +8,10 @@ export function percentile(times: readonly number[], share: number): number {
 
 export const median = (times: readonly number[]): number => percentile(times, 0.5);
 
-/** Times as a row says them. */
-export const sayTimes = (times: readonly number[]): string =>
-  `p50 ${percentile(times, 0.5).toFixed(1)} ms, p99 ${percentile(times, 0.99).toFixed(1)} ms`;
-
 /** Times a task of this process after warm-up; milliseconds. */
 export async function timeTask(task: () => unknown): Promise<{ p50: number; p99: number }> {
-  const bench = new Bench({ time: 1_500, warmupTime: 400 });
+  // A task of seconds is not asked for a hundred rounds.
+  const bench = new Bench({ time: 1_500, iterations: 8, warmupTime: 400, warmupIterations: 3 });
   bench.add('task', task);
   await bench.run();
   const result = bench.tasks[0]!.result;

@@ -32,20 +32,20 @@ function flush(db: Database): void {
   const queue = queues.get(db) ?? [];
   queues.delete(db);
   const ends: (() => void)[] = [];
-  const one = db.transaction((work: () => unknown) => work());
-  const all = db.transaction(() => {
-    for (const { work, done, failed } of queue) {
-      try {
-        const value = one(work);
-        ends.push(() => done(value));
-      } catch (error) {
-        // A full disk ends the whole transaction, not only this part of it.
-        if (!db.inTransaction) throw error;
-        ends.push(() => failed(error));
-      }
-    }
-  });
   try {
+    const one = db.transaction((work: () => unknown) => work());
+    const all = db.transaction(() => {
+      for (const { work, done, failed } of queue) {
+        try {
+          const value = one(work);
+          ends.push(() => done(value));
+        } catch (error) {
+          // A full disk ends the whole transaction, not only this part of it.
+          if (!db.inTransaction) throw error;
+          ends.push(() => failed(error));
+        }
+      }
+    });
     all.immediate();
   } catch (error) {
     for (const { failed } of queue) failed(error);

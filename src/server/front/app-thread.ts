@@ -1,7 +1,7 @@
 import { pathToFileURL } from 'node:url';
 import inject from 'light-my-request';
-import { smaller } from './smaller';
 import type { Done, Task } from './pool';
+import { smaller } from './smaller';
 
 /** The built app's own entry; the thread that takes connections says where it is. */
 const { handler } = (await import(pathToFileURL(process.env['CHERT_ENTRY']!).href)) as {

@@ -2,7 +2,7 @@ import { sayIn } from '../../../base/numbers';
 import type { MethodId } from '../../../catalogue/method-ids';
 import type { Finding } from '../../finding';
 import { isDeeperThan } from '../../lips';
-import { adviceWith, cause, type AnyConclusion, question, reason } from '../conclusion';
+import { adviceWith, type AnyConclusion, cause, question, reason } from '../conclusion';
 import type { Rule } from '../rule';
 import { findingsOf } from '../scene';
 import { damsOf } from './dams';
