@@ -89,7 +89,8 @@ const MOST_PER_LINE = 9;
 export function poseProblem(site: Site, needs: readonly Need[], isAllowed: Allowed = ALL): Posed {
   const bits = new Map<string, { readonly bit: number; readonly key: PriceKey }>();
   const bitOf: BitOf = (given, key) => {
-    const name = bits.size < MOST_PER_LINE ? given : key;
+    // What has a bit of its own keeps it: the same thing under two would be paid twice.
+    const name = bits.has(given) || bits.size < MOST_PER_LINE ? given : key;
     const known = bits.get(name) ?? { bit: 1 << bits.size, key };
     bits.set(name, known);
     return known.bit;
