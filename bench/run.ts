@@ -61,8 +61,8 @@ const text = `# Benchmarks
 Median of many runs after warm-up, with the 99th percentile behind it. A log of n entries is one run out and back with
 corrections, stretches, water, locates and unseen stretches in the proportions of a real one, over 480 ft at the most
 (\`src/core/testing/long-log.ts\`). The least program folds, places, matches and grades and does nothing else: no reasons,
-zones, checks, rules or words (\`bench/limit.ts\`). The machine is shared, and was between half and a quarter as fast as on
-other days: the ratios of one run hold, the milliseconds of one day do not.
+zones, checks, rules or words (\`bench/limit.ts\`). The machine is shared:
+the ratios of one run hold, the milliseconds of one day do not.
 
 ${table(core)}
 

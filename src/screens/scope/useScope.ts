@@ -88,7 +88,13 @@ const PREVIEW_ID = 'preview';
 /** Who types on waits for no grade, ms. */
 const PAUSE_MS = 250;
 
-type Graded = { readonly said: string; readonly finding: Finding | null };
+/** A grade, with the words and the log that it was given over: over others it says nothing. */
+type Graded = {
+  readonly said: string;
+  readonly inspection: Inspection;
+  readonly run: Run;
+  readonly finding: Finding | null;
+};
 
 /** Reads the line as it is typed. A thing seen now is graded as if it had been logged now. */
 export function usePreview(
@@ -104,12 +110,13 @@ export function usePreview(
   useEffect(() => {
     if (said === '' || run === null) return undefined;
     const timer = setTimeout(() => {
-      setGraded({ said, finding: gradeAsLogged(said, inspection, run.id) });
+      setGraded({ said, inspection, run, finding: gradeAsLogged(said, inspection, run.id) });
     }, PAUSE_MS);
     return () => clearTimeout(timer);
   }, [said, inspection, run]);
   if (!understood || !run) return null;
-  return { understood, finding: graded?.said === said ? graded.finding : null };
+  const isOfNow = graded?.said === said && graded.inspection === inspection && graded.run === run;
+  return { understood, finding: isOfNow ? graded.finding : null };
 }
 
 /** What a draft would be graded if it were logged now. */
