@@ -31,10 +31,13 @@ const KINDS = [
   { kind: 'defect', defect: 'roots', extentRatio: 0.3, locus: 'joint' },
 ];
 
+/** No run of them goes farther than a rod reaches, feet. */
+const MOST_LENGTH_FT = 1_000;
+
 /** Six runs over one line, of about `count` entries in all, tied at `tieCount` things that two saw. */
 export function sixRunsWith(count: number, tieCount: number): Inspection {
   const random = seededRandom(11).next;
-  const lengthFt = count * 0.6;
+  const lengthFt = Math.min(count * 0.6, MOST_LENGTH_FT);
   const perRun = Math.floor(count / RUNS.length);
   const stepFt = (lengthFt * REACH) / perRun;
   const seen = new Map<number, { runId: string; entryId: string }[]>();
@@ -52,7 +55,7 @@ export function sixRunsWith(count: number, tieCount: number): Inspection {
       entries.push({
         id: entryId,
         at,
-        pass: 'back',
+        pass: 'out',
         readingFt,
         ...KINDS[Math.abs(thing) % KINDS.length],
       } as Entry);
@@ -99,7 +102,7 @@ export async function benchJoin(): Promise<Row[]> {
   await time(`join 6 runs with ${six.ties.length} ties`, '–', () =>
     joinRuns(axes, { runId: 'R1', accessId: 'A' }, linksOf(axes, six.ties, [])),
   );
-  for (const count of [200, 1_000, 5_000, 20_000]) {
+  for (const count of [200, 1_000, 5_000]) {
     const file = sixRunsWith(count, Math.min(800, count / 25));
     const entries = file.runs.reduce((sum, run) => sum + run.entries.length, 0);
     const what = `derive 6 joined runs, ${count.toLocaleString('en-US')} entries, ${file.ties.length} ties`;

@@ -19,6 +19,8 @@ export type JobOnDevice = {
   /** What the server has, with everything done on this device laid over it. */
   readonly inspection: Inspection;
   readonly save: SaveState;
+  /** The same this very moment, for what ends long after the press that began it. */
+  readonly latest: () => Inspection;
   /** What the server does not have yet, or refused. */
   readonly waiting: readonly Kept[];
   /** What waits for another Chert than this one. */
@@ -36,6 +38,8 @@ export type JobOnDevice = {
   readonly change: (...doing: readonly Doing[]) => void;
   /** Keeps a still or a voice note; returns its id. */
   readonly addMedia: (blob: Blob) => Promise<string>;
+  /** Keeps one piece of a recording, to be sent behind everything else. */
+  readonly addPiece: (recordingId: string, number: number, blob: Blob) => Promise<void>;
   /** Sends what was refused again, mended or as it is; `null` takes it out. */
   readonly settle: (refused: Kept, change: Kept['change'] | null) => void;
   /** Takes what waits for another Chert as meant for this one. */

@@ -1,7 +1,8 @@
+import { pieceOf } from '#core/interchange/recording-piece';
 import type { Overwritten } from '#core/model/job/history';
 import { getJson, putBytes, sayNotDone, sendJson, type Sent } from './api';
 import type { Acknowledged, Base, Kept } from './change';
-import { findKeptMedia, listWaiting, mark } from './store';
+import { findKeptMedia, forget, listWaiting, mark } from './store';
 
 /** How many entries are sent at once. */
 const BATCH = 50;
@@ -25,6 +26,14 @@ type Taken = {
 export type Listener = (taken: Taken, rows: readonly Kept[]) => void;
 
 const jobPath = (jobId: string) => `/api/jobs/${encodeURIComponent(jobId)}`;
+
+const isPiece = ({ change }: Kept) => change.what === 'media' && pieceOf(change.mediaId) !== null;
+
+/** Pieces of recordings come last: a log never waits behind its video. */
+const inOrder = (waiting: readonly Kept[]): readonly Kept[] =>
+  waiting.some(isPiece)
+    ? [...waiting.filter((one) => !isPiece(one)), ...waiting.filter(isPiece)]
+    : waiting;
 
 /** The longest run of entries from the head of the queue that belongs to one log. */
 function batchOf(waiting: readonly Kept[], size: number): Kept[] {
@@ -86,7 +95,7 @@ export async function sendWaiting(
   let size = BATCH;
   const later = new Map<string, string>();
   for (;;) {
-    const waiting = (await listWaiting(jobId)).filter((one) => !later.has(laneOf(one)));
+    const waiting = inOrder(await listWaiting(jobId)).filter((one) => !later.has(laneOf(one)));
     const batch = batchOf(waiting, size);
     const [first] = batch;
     if (!first) {
@@ -98,7 +107,9 @@ export async function sendWaiting(
     const taken = sent.state === 'ok' ? takenOf(sent.value, batch) : null;
     if (sent.state === 'ok' && taken) {
       const ack: Acknowledged = { rev: taken.rev, era: sent.stamp.era, at: sent.stamp.at };
-      await mark(jobId, batch, { state: 'acknowledged', ack });
+      // A piece of a recording is let go once the server has it: an hour of them would fill a device.
+      if (isPiece(first)) await forget(jobId, batch);
+      else await mark(jobId, batch, { state: 'acknowledged', ack });
       onTaken(taken, batch);
     } else if (sent.state === 'refused' && batch.length > 1) {
       // One bad entry must not hold up the others: send them singly from here on.

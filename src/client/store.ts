@@ -1,4 +1,5 @@
 import Dexie, { liveQuery, type Table } from 'dexie';
+import { pieceBounds, pieceOf } from '#core/interchange/recording-piece';
 import { type Base, type Kept, type KeptState, latestBase } from './change';
 import { upgradeOldChanges } from './old-store';
 
@@ -14,6 +15,7 @@ class DeviceStore extends Dexie {
   readonly bases!: Table<Base, string>;
   readonly drafts!: Table<Draft, string>;
   readonly told!: Table<{ readonly key: string }, string>;
+  readonly files!: Table<{ readonly id: string; readonly handle: FileSystemFileHandle }, string>;
 
   constructor() {
     super('chert', { chromeTransactionDurability: 'strict' });
@@ -26,6 +28,7 @@ class DeviceStore extends Dexie {
         told: 'key',
       })
       .upgrade(upgradeOldChanges);
+    this.version(3).stores({ files: 'id' });
   }
 }
 
@@ -142,6 +145,24 @@ export function watchKept(
 
 export async function findKeptMedia(id: string): Promise<Blob | null> {
   return unkeptMedia.get(id) ?? (await store().media.get(id))?.blob ?? null;
+}
+
+/** The pieces of a recording that this device holds, in order; what it sent it has let go. */
+export async function findKeptPieces(recordingId: string): Promise<Map<number, Blob>> {
+  const [first, last] = pieceBounds(recordingId);
+  const rows = await store().media.where('id').between(first, last, true, true).sortBy('id');
+  const held = [...unkeptMedia].filter(([id]) => id >= first && id <= last);
+  const pieces = [...rows.map(({ id, blob }) => [id, blob] as const), ...held];
+  return new Map(pieces.map(([id, blob]) => [pieceOf(id)!.number, blob]));
+}
+
+/** Remembers which file of the inspector's own a recording is in. */
+export async function keepFileHandle(id: string, handle: FileSystemFileHandle): Promise<void> {
+  await store().files.put({ id, handle });
+}
+
+export async function findFileHandle(id: string): Promise<FileSystemFileHandle | null> {
+  return (await store().files.get(id))?.handle ?? null;
 }
 
 /** Takes changes to another state, with what came of them. */

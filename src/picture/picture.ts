@@ -8,21 +8,19 @@ import {
   PerspectiveCamera,
   Points,
   PointsMaterial,
-  Quaternion,
   Scene,
-  Vector3,
   WebGLRenderer,
 } from 'three';
 import { seededRandom } from '#core/base/random';
 import type { RigPath } from '#core/simulator/path';
+import { aimCamera, FIELD_DEG } from './aim';
 import { buildBore } from './bore';
 import { drawEnd } from './ends';
-import { frameAt } from './frame';
 import { createGlass } from './glass';
 import { lampMaterial } from './lamp';
 import { createSurface } from './surface';
 import { drawThings } from './things';
-import type { PictureDrawer, PictureView } from './view';
+import type { PictureDrawer } from './view';
 import { shapeWall } from './wall/wall';
 
 /** The bore is built in pieces of this length as the head comes near, feet. */
@@ -33,16 +31,12 @@ const FAR_FROM_FT = 3.2;
 const SEEN_BEHIND_FT = 0.6;
 /** Pieces kept; the rest are built again when they are needed. */
 const MOST_PIECES = 12;
-/** Height of the picture's field of view, degrees: a wide lens, as pipe cameras have. */
-const FIELD_DEG = 62;
 /** How quickly water takes the light, per foot. */
 const CLEAR_PER_FT = 1;
 const MURKY_PER_FT = 5;
 const CLEAR_WATER = [0.02, 0.085, 0.075] as const;
 const MURKY_WATER = [0.1, 0.066, 0.026] as const;
 const MOTES = 260;
-/** The axis that a camera of three.js looks along. */
-const FORWARD = new Vector3(0, 0, 1);
 
 const disposeOf = (group: Group) =>
   group.traverse((part) => {
@@ -101,23 +95,9 @@ export function createPicture(canvas: HTMLCanvasElement, path: RigPath): Picture
     return group;
   };
 
-  const look = ({ headFt, lensFt, rollDeg }: PictureView) => {
-    const frame = frameAt(path, headFt);
-    const lowFt = Math.min(0, lensFt - frame.radiusFt);
-    camera.position.copy(frame.centre).addScaledVector(frame.up, lowFt);
-    const ahead = frameAt(path, headFt + 0.35);
-    const aim = ahead.centre.addScaledVector(ahead.up, lowFt * 0.55);
-    camera.up.copy(frame.up);
-    camera.lookAt(aim);
-    if (rollDeg !== 0) {
-      const turn = new Quaternion().setFromAxisAngle(FORWARD, (-rollDeg * Math.PI) / 180);
-      camera.quaternion.multiply(turn);
-    }
-  };
-
   return {
     draw: (view) => {
-      look(view);
+      aimCamera(camera, path, view);
       const first = Math.max(0, Math.floor((view.headFt - SEEN_BEHIND_FT) / PIECE_FT));
       const last = Math.floor(
         Math.min(path.lengthFt - 0.01, view.headFt + SEEN_AHEAD_FT) / PIECE_FT,

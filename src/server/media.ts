@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
+import { pieceOf } from '#core/interchange/recording-piece';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
 import { prepared } from './prepared';
@@ -20,8 +21,11 @@ export function pathOfMedia(
   return { dir, file: join(dir, name(id)) };
 }
 
+/** A piece of a recording tells no page anything new. */
+const tellsPages = (id: string) => pieceOf(id) === null;
+
 /**
- * Stores a still or a voice note: the file whole on the disk first, then its row. The same one sent
+ * Stores a still, a voice note or a piece of a recording: the file whole on the disk first, then its row. The same one sent
  * twice is stored once.
  *
  * @param folder the data folder.
@@ -53,7 +57,7 @@ export function storeMedia(
       db,
       'INSERT INTO media (job_id, id, type, bytes, sha256, received_at) VALUES (?, ?, ?, ?, ?, ?)',
     ).run(jobId, id, media.type, media.bytes.byteLength, sha256, receivedAt);
-    return stepJob(db, jobId);
+    return tellsPages(id) ? stepJob(db, jobId) : { before: here, rev: here };
   });
   return { outcome: 'stored', ...step.immediate() };
 }

@@ -8,6 +8,7 @@ export type Light = 'daylight' | 'crawlspace';
 const STAGES = [
   { key: 'site', label: 'Site' },
   { key: 'scope', label: 'Scope' },
+  { key: 'look', label: 'Look again' },
   { key: 'lateral', label: 'Lateral' },
   { key: 'findings', label: 'Findings' },
   { key: 'repairs', label: 'Repairs' },

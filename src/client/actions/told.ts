@@ -9,7 +9,7 @@ import type { Place } from './counter';
 /** What was told stands in the log with its words as well, as a note where it was said. */
 export function toldDrafts(
   { drafts, facts }: Understood,
-  { pass, counterFt }: Place,
+  { pass, counterFt }: Pick<Place, 'pass'> & { readonly counterFt: number | null },
   said: string,
 ): readonly EntryDraft[] {
   const isTold = drafts.length === 0 && Object.keys(facts).length > 0;

@@ -18,6 +18,8 @@ export type PictureGear = {
   readonly showIn: (host: HTMLElement) => () => void;
   /** The picture of now as JPEG; `null` when there is none. */
   readonly still: () => Promise<Blob | null>;
+  /** The picture as a stream to be recorded; `null` when there is none yet. */
+  readonly stream: () => MediaStream | null;
 };
 
 /** A locator over the head. */

@@ -1,4 +1,4 @@
-import { followPass, type PassState } from '#core/simulator/follow-pass';
+import { followPass, type PassState } from '#core/measure/follow-pass';
 import type { RigPath } from '#core/simulator/path';
 import {
   createRig,
@@ -44,6 +44,8 @@ const MOST_FRAME_S = 0.3;
 const STEP_S = 0.05;
 /** The counter is told at most this often, milliseconds. */
 const TELL_MS = 110;
+/** So many pictures a second are recorded, at the most: the rig draws none where nothing changes. */
+const RECORDED_PER_S = 30;
 /** The picture is drawn no wider than this, pixels: more only costs time. */
 const MOST_PIXELS = 720;
 
@@ -178,6 +180,7 @@ export function startRig(
         shown.drawer.draw(view());
         return new Promise((resolve) => shown.canvas.toBlob(resolve, 'image/jpeg', 0.86));
       },
+      stream: () => picture?.canvas.captureStream(RECORDED_PER_S) ?? null,
     },
     drive: (motion, speed) => {
       const wasMoving = hand.motion !== 'hold';

@@ -1,6 +1,8 @@
 /** The types of stills and voice notes that Chert keeps. */
 export type MediaType =
   'image/jpeg' | 'image/png' | 'audio/webm' | 'audio/ogg' | 'audio/mp4' | 'audio/wav';
+/** The types of recordings that a browser shows. */
+export type VideoType = 'video/webm' | 'video/mp4' | 'video/ogg';
 
 type Signature = {
   readonly type: MediaType;
@@ -32,4 +34,17 @@ export function mediaTypeOf(head: Uint8Array): MediaType | null {
     bytes.every((byte, index) => head[at + index] === byte),
   );
   return found?.type ?? null;
+}
+
+/** The containers that hold sound hold pictures as well. */
+const VIDEO_OF: Partial<Record<MediaType, VideoType>> = {
+  'audio/webm': 'video/webm',
+  'audio/mp4': 'video/mp4',
+  'audio/ogg': 'video/ogg',
+};
+
+/** The type of a recording by its first bytes; `null` when it is none that a browser shows. */
+export function videoTypeOf(head: Uint8Array): VideoType | null {
+  const type = mediaTypeOf(head);
+  return type === null ? null : (VIDEO_OF[type] ?? null);
 }

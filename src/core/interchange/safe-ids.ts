@@ -69,6 +69,11 @@ function renameIds(inspection: Inspection, names: ReadonlyMap<string, string>): 
       entries: run.entries.map((entry) => ({
         ...entry,
         ...(entry.photoIds ? { photoIds: entry.photoIds.map(rename) } : {}),
+        ...(entry.kind === 'defect' && entry.measures
+          ? {
+              measures: entry.measures.map((one) => ({ ...one, photoId: rename(one.photoId) })),
+            }
+          : {}),
         ...(entry.audioId === undefined ? {} : { audioId: rename(entry.audioId) }),
       })),
     })),

@@ -1,11 +1,15 @@
 import type { RunAxis } from '../measure/placement';
 import { hasLip } from '../measure/stretch';
+import type { Entry } from '../model/log/entry';
 import type { Scene } from './rules/scene';
 
 /** Key of a chain of corrections across runs. */
 export function chainKey(runId: string, rootId: string): string {
   return `${runId}\u0000${rootId}`;
 }
+
+/** When an entry was written down: what was seen on a second look was seen long before. */
+const loggedMs = ({ at, secondLook }: Entry) => Date.parse(secondLook?.at ?? at);
 
 /**
  * Numbers findings by when each was first logged, so that a later entry never renumbers an earlier
@@ -23,7 +27,7 @@ export function numberFindings(
     for (const entry of axis.log.byId.values()) {
       if (entry.kind !== 'defect' && !(entry.kind === 'material' && hasLip(entry))) continue;
       const key = chainKey(axis.run.id, axis.log.rootOf(entry.id));
-      const atMs = Date.parse(entry.at);
+      const atMs = loggedMs(entry);
       const known = first.get(key);
       if (!known || atMs < known.atMs) first.set(key, { atMs, order: known?.order ?? first.size });
     }
@@ -60,7 +64,7 @@ export function numberMade(
   const sinceMs = ({ entryIds }: { readonly entryIds: readonly string[] }) =>
     entryIds.reduce((latest, id) => {
       const said = logs.map((log) => log.byId.get(id)).find((entry) => entry !== undefined);
-      return said ? Math.max(latest, Date.parse(said.at)) : latest;
+      return said ? Math.max(latest, loggedMs(said)) : latest;
     }, -Infinity);
   const highest = findings.reduce((most, { number }) => Math.max(most, number), 0);
   const firstNumber = HUNDRED * (Math.floor(highest / HUNDRED) + 1) + 1;

@@ -31,21 +31,28 @@ const readHistory = memoOf((log: FoldedLog): WaterHistory => {
   return { states, homeMs };
 });
 
+/** Whether a correction is no look into the line of its own: made when the head was home, or over a recording. */
+const isAfterwards = ({ at, secondLook }: Entry, homeMs: number) =>
+  secondLook !== undefined || (homeMs !== -Infinity && Date.parse(at) > homeMs);
+
 /**
- * When an entry was observed, milliseconds. A correction made after the head came home is no new
- * look: it keeps the time of what it corrects.
+ * When an entry was observed, milliseconds. A correction made afterwards is no new look: it keeps the time of
+ * what it corrects.
+ *
+ * @returns `null` where nobody knows: seen in a recording of which nobody said when it began.
  */
-export function observedAtMs(entry: Entry, log: FoldedLog): number {
+export function observedAtMs(entry: Entry, log: FoldedLog): number | null {
   const { homeMs } = readHistory(log);
   const passed = new Set<Entry>();
   let seen = entry;
-  while (seen.replaces !== undefined && homeMs !== -Infinity && Date.parse(seen.at) > homeMs) {
+  while (seen.replaces !== undefined && isAfterwards(seen, homeMs)) {
     const before = log.byId.get(seen.replaces);
     if (!before || passed.has(before)) break;
     passed.add(before);
     seen = before;
   }
-  return Date.parse(seen.at);
+  const { at, secondLook } = seen;
+  return secondLook && Date.parse(at) >= Date.parse(secondLook.at) ? null : Date.parse(at);
 }
 
 const NOT_KNOWN: WaterCheck = { verified: false, state: null, drainedMin: null };
@@ -62,7 +69,9 @@ export function checkWater(
 ): WaterCheck {
   const { states } = readHistory(log);
   const atMs = observedAtMs(entry, log);
-  const latestIndex = lastAtOrBelow(states, atMs, (state) => state.atMs);
+  // Water that ran or drained may have stood otherwise at the moment that the picture shows.
+  if (atMs === null && states.length > 0) return NOT_KNOWN;
+  const latestIndex = atMs === null ? -1 : lastAtOrBelow(states, atMs, (state) => state.atMs);
   const latest = states[latestIndex];
   if (!latest) {
     if (waterAtStart === 'none') return { verified: true, state: 'none', drainedMin: null };
@@ -74,7 +83,7 @@ export function checkWater(
   return {
     verified: true,
     state: 'drained',
-    drainedMin: offMs === null ? null : (atMs - offMs) / 60_000,
+    drainedMin: offMs === null || atMs === null ? null : (atMs - offMs) / 60_000,
   };
 }
 

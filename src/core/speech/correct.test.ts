@@ -32,6 +32,21 @@ describe('a correction', () => {
     expect(offset).not.toHaveProperty('extentRatio');
   });
 
+  it('of a size is measured no more, and is no second look; of anything else it still is', () => {
+    const measured: Said = {
+      ...roots,
+      sizeBasis: 'measured',
+      measures: [{ photoId: 'P', what: 'share', aspect: 1.6, pipe: [], on: [] }],
+      secondLook: { by: 'A', at: '2026-11-05T09:00:00Z' },
+    };
+    const resized = corrected(measured, 'correct 57 60%');
+    for (const field of ['sizeBasis', 'measures', 'secondLook'])
+      expect(resized).not.toHaveProperty(field);
+    const renamed = corrected(measured, 'correct 57 in the barrel');
+    expect(renamed).toMatchObject({ sizeBasis: 'measured', locus: 'barrel' });
+    expect(renamed).toHaveProperty('measures');
+  });
+
   it('says anew what it says, and leaves the rest', () => {
     expect(corrected(roots, 'correct 57 60% in the barrel')).toMatchObject({
       defect: 'roots',

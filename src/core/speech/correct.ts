@@ -106,6 +106,16 @@ function stillOf(
 
 const hasEnd = (old: Entry) => 'toReadingFt' in old;
 
+const SIZES = ['depthIn', 'fillRatio', 'extentRatio', 'offsetIn', 'gapIn', 'lipIn', 'sizeWord'];
+const ARC = ['clockFrom', 'clockTo'];
+const saysSize = (said: object) => [...SIZES, ...ARC].some((field) => field in said);
+
+/** What was measured on a still is measured no more once a size is said in its place. */
+function unmeasured(facts: object): object {
+  const { measures: _measures, sizeBasis, ...rest } = facts as Partial<EntryOf<'defect'>>;
+  return sizeBasis === 'eye' ? { ...rest, sizeBasis } : rest;
+}
+
 /** A stretch whose end is known stays closed. */
 function withoutOpen(draft: EntryDraft): EntryDraft {
   const { open: _open, ...rest } = draft as EntryDraft & { open?: boolean };
@@ -119,7 +129,7 @@ function correctionOf(
   movedFt: number | null,
   saysSide: boolean,
 ): EntryDraft {
-  const { id, at: _at, replaces: _replaces, ...facts } = old;
+  const { id, at: _at, replaces: _replaces, secondLook: _look, ...facts } = old;
   const base = { pass: old.pass, replaces: id };
   if (movedFt !== null) return { ...facts, ...base, readingFt: movedFt };
   const sameThing =
@@ -132,7 +142,10 @@ function correctionOf(
   const said = sameThing && hasEnd(old) ? withoutOpen(whole) : whole;
   const isClosed = sameThing && 'open' in facts && 'toReadingFt' in said;
   const { open: _open, ...rest } = facts as typeof facts & { open?: boolean };
+  const kept = isClosed ? rest : facts;
   return (
-    sameThing ? { ...(isClosed ? rest : facts), ...said, ...base } : { ...still, ...said, ...base }
+    sameThing
+      ? { ...(saysSize(said) ? unmeasured(kept) : kept), ...said, ...base }
+      : { ...still, ...said, ...base }
   ) as EntryDraft;
 }

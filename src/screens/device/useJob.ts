@@ -15,6 +15,7 @@ import { keepOffline } from '#client/offline';
 import type { SaveState } from '#client/sender';
 import { isUnkept, keepChanges, keepMedia } from '#client/store';
 import { plainData } from '#core/base/plain-text';
+import { pieceId } from '#core/interchange/recording-piece';
 import type { StoredJob } from '#core/model/job/history';
 import type { EntryDraft } from '#core/model/log/entry';
 
@@ -126,12 +127,23 @@ export function useJob(stored: StoredJob): JobOnDevice {
     },
     [jobId, keep],
   );
+  const addPiece = useCallback(
+    async (recordingId: string, number: number, blob: Blob) => {
+      const mediaId = pieceId(recordingId, number);
+      await keepMedia(jobId, mediaId, blob).catch((error: unknown) =>
+        setTrouble(sayTrouble(error)),
+      );
+      keep([{ what: 'media', mediaId }]);
+    },
+    [jobId, keep],
+  );
   const foreign = foreignOf(base, kept);
 
   const isAtRisk = fresh.length > 0 || kept.some((one) => isUnkept(one) && one.state === 'kept');
   useLeaveWarning(isAtRisk);
   return {
     inspection,
+    latest: useCallback(() => shown.current, []),
     save,
     waiting: all.filter(
       (one) => one.state !== 'acknowledged' && one.installation === stored.installation,
@@ -142,6 +154,7 @@ export function useJob(stored: StoredJob): JobOnDevice {
     append,
     change,
     addMedia,
+    addPiece,
     settle: (refused, mended) => void keeper.current?.settle(refused, mended),
     takeOver: () => void keeper.current?.takeOver(foreign),
   };

@@ -147,7 +147,14 @@ export function FindingDetail({ assessment, finding, asked, actions, onDo, onNex
           <Reasons reasons={courseOf(repairOf(assessment), finding).says} />
         </div>
         <div>
-          <Stills jobId={inspection.job.id} ids={finding.photoIds} of={name} />
+          <Stills
+            jobId={inspection.job.id}
+            ids={finding.photoIds}
+            of={name}
+            measures={entriesOf(finding, logs).flatMap(({ entry }) =>
+              entry.kind === 'defect' ? (entry.measures ?? []) : [],
+            )}
+          />
           <h3>Facts</h3>
           {segment && (
             <PipeHere

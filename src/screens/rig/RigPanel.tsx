@@ -1,7 +1,9 @@
 import {
   Camera,
+  CircleStop,
   CircleX,
   Crosshair,
+  Disc,
   Droplets,
   Hourglass,
   type LucideIcon,
@@ -15,8 +17,10 @@ import { rememberRig, type RigMemory } from '#client/gear/rig-memory';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
 import type { EntryDraft } from '#core/model/log/entry';
+import { sayClock } from '#core/recording/say-moment';
 import type { Motion, RigState } from '#core/simulator/rig';
 import type { Equipment } from '#core/site/equipment';
+import type { RunRecorder } from '../device/useRecorder';
 import { DriveButtons } from './DriveButtons';
 import styles from './RigPanel.module.css';
 import { useRigGear } from './useRigGear';
@@ -37,6 +41,7 @@ export type RigPanelProps = {
   readonly onStill: (still: Promise<Blob | null>) => void;
   /** Minutes were let go by in the rig: entries from now on are this much later. */
   readonly onWait: (milliseconds: number) => void;
+  readonly recorder: RunRecorder;
   readonly onClose: () => void;
 };
 
@@ -52,12 +57,14 @@ export function RigPanel(props: RigPanelProps) {
   const [fixtureName, setFixtureName] = useState<string | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const jobId = inspection.job.id;
+  const { isRecording, hearCounter } = props.recorder;
 
   useEffect(() => {
     if (!gear || !box.current) return;
     const hear = (reading: CounterReading) => {
       setState(gear.state());
       onReading(reading);
+      hearCounter(reading);
       rememberRig(jobId, run.id, { ...memory, place: gear.place() });
     };
     const stopListening = gear.counter!.listen(hear);
@@ -114,7 +121,13 @@ export function RigPanel(props: RigPanelProps) {
   };
   useRigKeys(acts);
 
+  const record = () => {
+    const stream = gear?.picture?.stream();
+    if (isRecording) props.recorder.stop();
+    else if (stream) props.recorder.start(stream, 'rig', gear?.counter?.read());
+  };
   const close = () => {
+    props.recorder.stop();
     rememberRig(jobId, run.id, null);
     props.onClose();
   };
@@ -131,6 +144,7 @@ export function RigPanel(props: RigPanelProps) {
         {!gear && !trouble && <p>The rig is being set up …</p>}
         {trouble && <p role="alert">{trouble}</p>}
       </div>
+      {props.recorder.trouble && <p role="alert">{props.recorder.trouble}</p>}
       {props.shown && (
         <figure className={styles['shown']}>
           <img src={props.shown.url} alt={`Still: ${props.shown.title}`} />
@@ -171,6 +185,15 @@ export function RigPanel(props: RigPanelProps) {
             title={props.stillOf ? `Still of ${props.stillOf}` : 'Still for what you log next'}
             onAct={acts.still}
           />
+          {props.recorder.isAble && (
+            <Act
+              icon={isRecording ? CircleStop : Disc}
+              label={isRecording ? sayClock(props.recorder.seconds * 1000) : 'Record'}
+              title={isRecording ? 'Stop recording' : 'Record the picture'}
+              isOn={isRecording}
+              onAct={record}
+            />
+          )}
           <Act icon={Crosshair} label="Locate" onAct={acts.locate} />
           <Act icon={Sparkles} label="Wash" title="Wash the lens" onAct={acts.wash} />
           <Act icon={RotateCcw} label="Zero" title="Zero the counter" onAct={acts.zero} />

@@ -20,7 +20,7 @@ import { Form } from '../shared/Form';
 import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
-import { Counter } from './Counter';
+import { Counter, type CounterBy } from './Counter';
 import { KeyHelp } from './KeyHelp';
 import { useLineDraft } from './useLineDraft';
 import { type Scope, usePreview } from './useScope';
@@ -39,9 +39,10 @@ type Props = {
   readonly scopeNow: () => Scope;
   readonly inspection: Inspection;
   readonly run: Run;
-  readonly place: Place;
-  /** Whether a rig turns the counter: then it is not set by hand, and its keys move the camera. */
-  readonly isGeared: boolean;
+  /** Where the camera is; without a footage where nobody knows. */
+  readonly place: Pick<Place, 'pass'> & { readonly counterFt: number | null };
+  /** What turns the counter: only a hand's is set here, and keys that would step it move what else does. */
+  readonly counterBy: CounterBy;
   readonly onPlace: (change: Partial<Place>) => void;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   /** What was told of the run, the job or the house. */
@@ -71,7 +72,7 @@ export function CalloutLine(props: Props) {
     onTeach,
     onView,
   } = props;
-  const { isGeared } = props;
+  const isGeared = props.counterBy !== 'hand';
   const { counterFt } = place;
   const input = useRef<HTMLInputElement>(null);
   // Kept here, and not in the screen: a key draws the line and its chip, and nothing else.
@@ -129,7 +130,7 @@ export function CalloutLine(props: Props) {
   };
   const flag = () => log(`flag ${line}`);
   const step = (byFt: number) =>
-    onPlace({ counterFt: Math.max(0, Math.round((counterFt + byFt) * 10) / 10) });
+    onPlace({ counterFt: Math.max(0, Math.round(((counterFt ?? 0) + byFt) * 10) / 10) });
 
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const fine = event.shiftKey ? 0.1 : 1;
@@ -156,7 +157,7 @@ export function CalloutLine(props: Props) {
     <section className={styles['bar']} aria-label="Call-out line" onKeyDown={onKeyDown}>
       <Counter
         counterFt={counterFt}
-        isGeared={isGeared}
+        by={props.counterBy}
         onCounter={(next) => onPlace({ counterFt: next })}
         onStep={step}
       />
@@ -205,8 +206,8 @@ export function CalloutLine(props: Props) {
           </button>
         </Form>
         {notTaught && <p role="alert">{notTaught}</p>}
-        <WordButtons onLine={onLine} />
-        {help && <KeyHelp isGeared={isGeared} />}
+        {props.counterBy !== 'picture' && <WordButtons onLine={onLine} />}
+        {help && <KeyHelp by={props.counterBy} />}
       </div>
     </section>
   );

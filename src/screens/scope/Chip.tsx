@@ -11,7 +11,7 @@ type Props = {
   readonly preview: Preview | null;
   /** Enter was pressed on a line that cannot be logged as it is. */
   readonly asked: boolean;
-  readonly counterFt: number;
+  readonly counterFt: number | null;
   readonly onChoose: (drafts: readonly EntryDraft[]) => void;
   readonly line: string;
   readonly onTeach: (says: string, means: string) => void;
@@ -26,7 +26,10 @@ export function Chip({ preview, asked, counterFt, onChoose, line, onTeach }: Pro
     return (
       <div id="chip" className={styles['chip']}>
         <span>
-          Logs at {counterFt.toFixed(1)} ft unless you say another footage. <b>?</b> lists the keys.
+          {counterFt === null
+            ? 'Say the footage with it: nobody knows it here.'
+            : `Logs at ${counterFt.toFixed(1)} ft unless you say another footage.`}{' '}
+          <b>?</b> lists the keys.
         </span>
       </div>
     );

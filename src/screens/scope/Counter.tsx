@@ -2,15 +2,18 @@ import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import styles from './Counter.module.css';
 
+/** What turns the counter. */
+export type CounterBy = 'hand' | 'rig' | 'picture';
+
 type Props = {
-  readonly counterFt: number;
-  readonly isGeared: boolean;
+  readonly counterFt: number | null;
+  readonly by: CounterBy;
   readonly onCounter: (counterFt: number) => void;
   readonly onStep: (byFt: number) => void;
 };
 
 /** The reel's counter, typed or stepped; half-typed text is kept until it is a number. */
-export function Counter({ counterFt, isGeared, onCounter, onStep }: Props) {
+export function Counter({ counterFt, by, onCounter, onStep }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
     const value = Number(typed);
@@ -18,12 +21,12 @@ export function Counter({ counterFt, isGeared, onCounter, onStep }: Props) {
       onCounter(value);
     setTyped(null);
   };
-  if (isGeared) {
+  if (by !== 'hand') {
     return (
       <div className={styles['counter']}>
         <p>Counter, ft</p>
-        <output>{counterFt.toFixed(1)}</output>
-        <p>from the rig</p>
+        <output>{counterFt?.toFixed(1) ?? '–'}</output>
+        <p>from the {by}</p>
       </div>
     );
   }
@@ -37,7 +40,7 @@ export function Counter({ counterFt, isGeared, onCounter, onStep }: Props) {
         <input
           id="counter"
           inputMode="decimal"
-          value={typed ?? counterFt.toFixed(1)}
+          value={typed ?? (counterFt ?? 0).toFixed(1)}
           onFocus={(event) => event.target.select()}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={commit}

@@ -1,4 +1,5 @@
 import styles from './CalloutLine.module.css';
+import type { CounterBy } from './Counter';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'logs the line'],
@@ -24,11 +25,29 @@ const RIG_KEYS: readonly (readonly [string, string])[] = [
   ['Alt 0', 'zeroes the counter'],
 ];
 
-/** The shortcuts of the field screen. */
-export function KeyHelp({ isGeared }: { readonly isGeared: boolean }) {
-  const keys = isGeared
-    ? [...RIG_KEYS, ...KEYS.filter(([key]) => !key.startsWith('Page up'))]
-    : KEYS;
+/** What moves the picture on Look again. */
+const PICTURE_KEYS: readonly (readonly [string, string])[] = [
+  ['Page up, Page down', 'five seconds back, on; with Shift one picture'],
+  ['F2', 'plays and pauses'],
+  ['Escape', 'leaves the line; then letters move the picture'],
+  ['Space, comma, period', 'play, one picture back, one on'],
+  ['[ and ]', 'slower, faster'],
+  ['N', 'next that is not settled'],
+  ['L, F, S, M', 'loop, set the footage, still, measure'],
+  ['/', 'back to the line'],
+];
+
+const OF_COUNTER: Readonly<Record<CounterBy, readonly (readonly [string, string])[]>> = {
+  hand: [],
+  rig: RIG_KEYS,
+  picture: PICTURE_KEYS,
+};
+
+/** The shortcuts of the field screen and of Look again. */
+export function KeyHelp({ by }: { readonly by: CounterBy }) {
+  const own = OF_COUNTER[by];
+  const usual = own.length > 0 ? KEYS.filter(([key]) => !key.startsWith('Page up')) : KEYS;
+  const keys = [...own, ...usual];
   return (
     <dl className={styles['help']}>
       {keys.map(([key, does]) => (

@@ -1,4 +1,4 @@
-import { Cable, Camera, CircleStop, Mic } from 'lucide-react';
+import { Cable, Camera, CircleStop, Mic, Video } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import { checkStill } from '#client/still';
@@ -20,6 +20,7 @@ type Props = {
   /** Keeps a still for the entry, or for the place when there is none. */
   readonly onStill: (still: Blob, entry: Entry | null) => void;
   readonly onRig: () => void;
+  readonly onCamera: () => void;
 };
 
 /** A still this close to the counter is shown as what the head sees, feet. */
@@ -44,7 +45,8 @@ function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: nu
 }
 
 /** What the camera sees: a still for now, and the button that adds one. */
-export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStill, onRig }: Props) {
+export function Picture(props: Props) {
+  const { jobId, run, counterFt, chosen, standing, voice, onStill, onRig, onCamera } = props;
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = stillAt(standing, chosen, counterFt);
@@ -103,6 +105,9 @@ export function Picture({ jobId, run, counterFt, chosen, standing, voice, onStil
           {target
             ? `Still of ${sayEntry(target).title.toLowerCase()}`
             : `Still at ${counterFt.toFixed(1)}`}
+        </button>
+        <button type="button" onClick={onCamera}>
+          <Video size={20} aria-hidden="true" /> Camera
         </button>
         <button type="button" onClick={onRig}>
           <Cable size={20} aria-hidden="true" /> Simulated rig

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
@@ -6,12 +6,16 @@ import type { Entry, EntryDraft } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import type { Equipment } from '#core/site/equipment';
 import { useMedia } from '../device/useMedia';
+import type { RunRecorder } from '../device/useRecorder';
 import { Picture } from './Picture';
 import type { RigOnScope } from './useRigOnScope';
 import type { Voice } from './useVoice';
 
 // The rig and what draws its picture are loaded when it is opened, not before.
 const RigPanel = lazy(() => import('../rig/RigPanel').then((it) => ({ default: it.RigPanel })));
+const CameraPanel = lazy(() =>
+  import('../camera/CameraPanel').then((it) => ({ default: it.CameraPanel })),
+);
 const RigOpener = lazy(() => import('../rig/RigOpener').then((it) => ({ default: it.RigOpener })));
 
 type Props = {
@@ -22,6 +26,7 @@ type Props = {
   readonly chosen: Entry | null;
   readonly standing: readonly Entry[];
   readonly voice: Voice;
+  readonly recorder: RunRecorder;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   readonly onStill: (still: Blob, entry: Entry | null, readingFt: number) => void;
 };
@@ -32,6 +37,7 @@ export function PictureSide(props: Props) {
   const { counterFt, pass } = rig.place;
   const url = useMedia(inspection.job.id, rig.memory ? (chosen?.photoIds?.at(-1) ?? null) : null);
   const target = stillTarget(standing, chosen, counterFt);
+  const [isCamera, setCamera] = useState(false);
   const latest = useRef(standing);
   useEffect(() => {
     latest.current = standing;
@@ -55,6 +61,7 @@ export function PictureSide(props: Props) {
           onAppend={onAppend}
           onStill={(still) => void keepStill(still)}
           onWait={rig.wait}
+          recorder={props.recorder}
           onClose={rig.close}
         />
       </Suspense>
@@ -74,6 +81,19 @@ export function PictureSide(props: Props) {
       </Suspense>
     );
   }
+  if (isCamera) {
+    return (
+      <Suspense fallback={<div />}>
+        <CameraPanel
+          recorder={props.recorder}
+          stillOf={target ? sayEntry(target).title.toLowerCase() : null}
+          counterFt={counterFt}
+          onStill={(still) => onStill(still, target, counterFt)}
+          onClose={() => setCamera(false)}
+        />
+      </Suspense>
+    );
+  }
   return (
     <Picture
       jobId={inspection.job.id}
@@ -84,6 +104,7 @@ export function PictureSide(props: Props) {
       voice={voice}
       onStill={(still, entry) => onStill(still, entry, counterFt)}
       onRig={() => rig.choose(true)}
+      onCamera={() => setCamera(true)}
     />
   );
 }

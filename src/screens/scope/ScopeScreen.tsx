@@ -14,6 +14,7 @@ import type { Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
+import { useRecorder } from '../device/useRecorder';
 import { Later } from '../shared/Later';
 import { useLight } from '../shared/useLight';
 import { useSteady } from '../shared/useSteady';
@@ -56,6 +57,7 @@ export const ScopeScreen = memo(function ScopeScreen({
   const rig = useRigOnScope(inspection.job.id, field);
   const { place } = rig;
   const voice = useVoice();
+  const recorder = useRecorder(job, run);
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -203,6 +205,7 @@ export const ScopeScreen = memo(function ScopeScreen({
                 chosen={chosen}
                 standing={standing}
                 voice={voice}
+                recorder={recorder}
                 onAppend={append}
                 onStill={(...taken) => void addStill(...taken)}
               />
@@ -278,7 +281,7 @@ export const ScopeScreen = memo(function ScopeScreen({
               inspection={inspection}
               run={run}
               place={place}
-              isGeared={rig.memory !== null}
+              counterBy={rig.memory === null ? 'hand' : 'rig'}
               onPlace={field.setPlace}
               onAppend={append}
               onTeach={(says, means) => void teach(says, means)}

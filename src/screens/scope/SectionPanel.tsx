@@ -12,24 +12,26 @@ type Props = {
   readonly headFt?: number | undefined;
   readonly selected: number | null;
   readonly onSelect: (findingNumber: number) => void;
+  /** Pixels. */
+  readonly height?: number;
 };
 
 const HEIGHT = 206;
 
 /** The Section over the field screen. */
 export const SectionPanel = memo(function SectionPanel(props: Props) {
-  const { assessment, headFt, selected, onSelect } = props;
+  const { assessment, headFt, selected, onSelect, height = HEIGHT } = props;
   const [width, setWidth] = useState(1248);
   const [view, setView] = useState<Interval | null>(null);
   const section = useMemo(
     () =>
       buildSection(assessment, {
         width,
-        height: HEIGHT,
+        height,
         ...(view ? { view } : {}),
         ...(headFt === undefined ? {} : { headFt }),
       }),
-    [assessment, width, view, headFt],
+    [assessment, width, height, view, headFt],
   );
   const rows = tabulateSection(assessment);
 
@@ -39,7 +41,7 @@ export const SectionPanel = memo(function SectionPanel(props: Props) {
         shown={section.frame.view}
         whole={wholeView(assessment.lateral, headFt)}
         width={width}
-        height={HEIGHT}
+        height={height}
         centerFt={headFt}
         onWidth={setWidth}
         onView={setView}

@@ -27,7 +27,8 @@ export type Scope = {
 
 /** Where the counter stands, which way the head goes, and what words mean beside the usual ones. */
 export type Standpoint = {
-  readonly counterFt: number;
+  /** `null` where nobody knows it. */
+  readonly counterFt: number | null;
   readonly pass: Pass;
   readonly ownWords: readonly OwnWord[];
   /** Whether the counter runs by itself, and is not where somebody last said it was. */
@@ -47,9 +48,10 @@ export function scopeOf(inspection: Inspection, run: Run | null, at: Standpoint)
         .map(({ entry }) => entry)
     : [];
   // In the riser the head is at the access: what it hangs in is no part of the line.
-  const headFt = axis?.placed
-    ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
-    : null;
+  const headFt =
+    axis?.placed && counterFt !== null
+      ? roundTo(axis.placeAlong(Math.max(0, axis.alongOf(pass, counterFt))), 2)
+      : null;
   const lateral = lines.find((one) => axis !== null && one.axes.includes(axis)) ?? null;
   const here = headFt === null || !lateral ? null : segmentAt(lateral.segments, headFt);
   return {

@@ -7,6 +7,7 @@ import {
   WATERS_AT_START,
   ZERO_PLACES,
 } from '../../catalogue/vocabulary';
+import { recordingSchema } from './recording.schema';
 
 /** A run's set-up, without its entries. */
 export const runSetupSchema = Joi.object({
@@ -26,4 +27,5 @@ export const runSetupSchema = Joi.object({
   aid: oneOf(AIDS).required(),
   headLevels: flag(),
   outcome: oneOf(['done', 'abandoned']),
+  recordings: Joi.array().items(recordingSchema).max(40),
 });

@@ -6,6 +6,7 @@ import {
   ZERO_PLACES,
 } from '../../catalogue/vocabulary';
 import type { Entry } from '../log/entry';
+import type { Recording } from './recording';
 
 /** One camera push from one access, facing one way, with one zero. */
 export type Run = {
@@ -28,5 +29,6 @@ export type Run = {
   readonly aid: (typeof AIDS)[number];
   readonly headLevels?: boolean;
   readonly outcome?: 'done' | 'abandoned';
+  readonly recordings?: readonly Recording[];
   readonly entries: readonly Entry[];
 };

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { id, instant, length, oneOf, prose } from '../../base/joi';
+import { flag, id, instant, length, line, oneOf, prose } from '../../base/joi';
 import { CERTAINTIES, PASSES } from '../../catalogue/vocabulary';
 
 export const baseKeys = {
@@ -13,4 +13,5 @@ export const baseKeys = {
   audioId: id(),
   certainty: oneOf(CERTAINTIES),
   replaces: id(),
+  secondLook: Joi.object({ by: line().required(), at: instant().required(), heard: flag() }),
 };

@@ -17,4 +17,9 @@ export type EntryBase = {
   readonly certainty?: Certainty;
   /** Id of the entry that this one corrects or settles. */
   readonly replaces?: string;
+  /**
+   * Set on what was written down or changed over a recording: by whom, and when. `heard`: it was said to the
+   * recording when that was made.
+   */
+  readonly secondLook?: { readonly by: string; readonly at: string; readonly heard?: boolean };
 };

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { clock, flag, id, length, line, oneOf, saidRatio } from '../../../base/joi';
 import { DEFECTS } from '../../../catalogue/defects/index';
 import { CRACK_DIRECTIONS, LOCI, SIZE_BASES, SIZE_WORDS } from '../../../catalogue/vocabulary';
+import { stillMeasureSchema } from '../still-measure.schema';
 
 export const defectKeys = {
   defect: oneOf(DEFECTS).required(),
@@ -19,6 +20,7 @@ export const defectKeys = {
   lipIn: length(),
   sizeWord: oneOf(SIZE_WORDS),
   sizeBasis: oneOf(SIZE_BASES),
+  measures: Joi.array().items(stillMeasureSchema).max(20),
   form: line(80),
   candidates: Joi.array().items(oneOf(DEFECTS)).max(DEFECTS.length),
   direction: oneOf(CRACK_DIRECTIONS),

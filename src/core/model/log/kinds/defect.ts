@@ -6,6 +6,7 @@ import {
   type SizeWord,
 } from '../../../catalogue/vocabulary';
 import type { EntryBase } from '../entry-base';
+import type { StillMeasure } from '../still-measure';
 
 /** Something wrong, at a point or over a stretch. */
 export type DefectEntry = EntryBase & {
@@ -33,6 +34,8 @@ export type DefectEntry = EntryBase & {
   /** The size by a word, where no number was said. */
   readonly sizeWord?: SizeWord;
   readonly sizeBasis?: (typeof SIZE_BASES)[number];
+  /** What its sizes were measured by, where that was on a still. */
+  readonly measures?: readonly StillMeasure[];
   /** The form as it was said ("hairline", "invert-missing"); `readForm` reads it. */
   readonly form?: string;
   /** What something that nobody could name may be. */

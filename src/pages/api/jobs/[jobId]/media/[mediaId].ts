@@ -1,4 +1,5 @@
-import { mediaTypeOf } from '#core/interchange/media-type';
+import { mediaTypeOf, videoTypeOf } from '#core/interchange/media-type';
+import { pieceOf } from '#core/interchange/recording-piece';
 import { database, dataFolder } from '#server/database';
 import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
@@ -8,17 +9,24 @@ import { answerMedia } from '#server/http/media';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { storeMedia } from '#server/media';
 
-/** Stores a still or a voice note under the id the device gave it. */
+/** The type of what was sent: a piece in the middle of a recording tells none by itself. */
+function typeOf(id: string, bytes: Uint8Array): string | null {
+  const piece = pieceOf(id);
+  if (!piece) return mediaTypeOf(bytes);
+  return piece.number === 0 ? videoTypeOf(bytes) : 'application/octet-stream';
+}
+
+/** Stores a still, a voice note or a piece of a recording under the id the device gave it. */
 export const PUT = endpoint(async (context) => {
   const bytes = await readBytes(context.request, BODY_LIMITS.media);
   const jobId = knownJobId(context);
   const id = context.params['mediaId'] ?? '';
-  const type = mediaTypeOf(bytes);
+  const type = typeOf(id, bytes);
   if (type === null) {
     throw new Refusal(
       415,
       'bad-type',
-      'Expected a JPEG or PNG still, or a short sound. The content is something else; nothing was stored. Take the still again.',
+      'Expected a JPEG or PNG still, a short sound, or a WebM, MP4 or Ogg video. The content is something else; nothing was stored. Take the still again, or save the video as MP4.',
     );
   }
   const media = { type, bytes };

@@ -1,0 +1,35 @@
+import type { Entry } from '#core/model/log/entry';
+import styles from './LookScreen.module.css';
+
+type Props = {
+  readonly entry: Entry;
+  readonly onCorrect: () => void;
+  readonly onConfirm: () => void;
+  readonly onMeasure: () => void;
+  readonly onTakeBack: () => void;
+};
+
+/** What a second look does to the chosen row. */
+export function RowActs({ entry, onCorrect, onConfirm, onMeasure, onTakeBack }: Props) {
+  const isDoubted = entry.certainty !== undefined && entry.certainty !== 'confirmed';
+  return (
+    <div className={styles['acts']}>
+      {isDoubted && (
+        <button type="button" data-act onClick={onConfirm}>
+          Confirm
+        </button>
+      )}
+      <button type="button" onClick={onCorrect}>
+        Correct
+      </button>
+      {entry.kind === 'defect' && (
+        <button type="button" onClick={onMeasure}>
+          Measure
+        </button>
+      )}
+      <button type="button" onClick={onTakeBack}>
+        Take back
+      </button>
+    </div>
+  );
+}
