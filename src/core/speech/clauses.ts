@@ -1,45 +1,6 @@
+import { withAnswers } from './answers';
+import { has, isHead, isIdle, OPENERS } from './heads';
 import type { Term } from './terms';
-
-/** Words that name a thing or say what is done: what a clause is about. */
-const HEADS = [
-  'defect',
-  'feature',
-  'material',
-  'zone',
-  'surface',
-  'unseen',
-  'blind',
-  'sees',
-  'water',
-];
-const HEAD_ACTS = ['home', 'locate', 'stopped', 'test', 'setup'];
-/** Words over a clause that begin a statement of their own. */
-const OPENERS = ['not', 'intended', 'past', 'toward', 'good', 'flows', 'zeroed'];
-/** Said beside another thing, these only say more about it. */
-export const WEAK: readonly string[] = [
-  'something',
-  'water',
-  'lip',
-  'rust',
-  'leak',
-  'pool',
-  'waste',
-];
-
-const has = ({ senses }: Term, tags: readonly string[]) =>
-  tags.some((tag) => senses[tag] !== undefined);
-
-/** Whether a term names what a clause is about. */
-export const isHead = (term: Term): boolean =>
-  (has(term, HEADS) && !WEAK.includes(term.text)) ||
-  HEAD_ACTS.includes(term.senses['act'] ?? '') ||
-  ['main', 'tank'].includes(term.senses['end'] ?? '');
-
-/** Whether a term carries nothing. */
-export const isIdle = ({ kind, senses }: Term): boolean =>
-  kind === 'mark' ||
-  (senses['idle'] !== undefined &&
-    Object.keys(senses).every((tag) => tag === 'idle' || tag === 'from' || tag === 'serves'));
 
 /** The words of a clause, without what parts it from the one before. */
 export const wordsOf = (text: string, terms: readonly Term[]): string =>
@@ -80,11 +41,19 @@ const hasFeet = (terms: readonly Term[]) =>
   terms.some(({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'));
 
 /** An hour of the clock is no larger. */
-const MOST_HOURS = 12.5;
+export const MOST_HOURS = 12.5;
+
+/** The clause with a head before the one that is read, and whether an "and" joins what comes next. */
+type Beside = { readonly before: readonly Term[]; readonly isJoined: boolean };
 
 /** "roots at 30, 36 and 41": the same thing at the next footage. */
-function isNextPlace(left: readonly Term[], right: readonly Term[]): boolean {
-  const said = right.filter((term) => !isIdle(term));
+function isNextPlace(
+  left: readonly Term[],
+  right: readonly Term[],
+  { before, isJoined }: Beside,
+): boolean {
+  // "on the left at 18 and on the right at 24": with where round the pipe.
+  const said = right.filter((term) => !isIdle(term) && !has(term, ['hour', 'aside']));
   const amount = said.length === 1 ? said[0]!.amount : null;
   const isFootage =
     amount !== null &&
@@ -98,7 +67,14 @@ function isNextPlace(left: readonly Term[], right: readonly Term[]): boolean {
       one.value > MOST_HOURS &&
       (one.unit === 'ft' || one.unit === null),
   );
-  return isFootage && isPlaced && left.some((term) => has(term, ['defect', 'feature']));
+  const isNext = left.every((term) => isIdle(term) || term.amount !== null);
+  const thing = isNext ? before : left;
+  // "roots 29, fifteen": a number that goes back is no next place, unless it is joined on.
+  const lastFt = left.findLast(({ amount: one }) => one !== null && one.value > MOST_HOURS)?.amount;
+  const isOn =
+    isJoined ||
+    (amount !== null && lastFt !== null && lastFt !== undefined && amount.value > lastFt.value);
+  return isFootage && isPlaced && isOn && thing.some((term) => has(term, ['defect', 'feature']));
 }
 
 /** "out of iron and into clay": one change of pipe. */
@@ -109,7 +85,7 @@ const isInto = (heads: readonly Term[], right: readonly Term[]): boolean =>
   has(heads[0]!, ['material']);
 
 /** Whether what comes after a comma, an "and" or a "with" is another thing than what came before it. */
-function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
+function isAnother(left: readonly Term[], right: readonly Term[], beside: Beside): boolean {
   if (left.every(isIdle)) return false;
   if (left.some(({ senses }) => senses['act'] === 'locate' || senses['act'] === 'note'))
     return false;
@@ -124,10 +100,18 @@ function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
   )
     return heads.length > 0;
   if (right.find((term) => !isIdle(term))?.senses['either'] !== undefined) return false;
-  if (isNextPlace(left, right)) return true;
+  if (isNextPlace(left, right, beside)) return true;
   // "main, located": how the end is known.
   const isEnded = heads.some(({ senses }) => senses['end'] !== undefined);
-  const others = right.filter((term) => isHead(term) && !(isEnded && has(term, ['confirm'])));
+  // "it's sagging, there's a lip of half an inch": said anew, even a weak word is another thing.
+  const isSaidAnew = /^(?:there's|theres|there)$/.test(
+    right.find(({ kind }) => kind !== 'mark')?.text ?? '',
+  );
+  const others = right.filter(
+    (term) =>
+      (isHead(term) || (isSaidAnew && has(term, ['defect']))) &&
+      !(isEnded && has(term, ['confirm'])),
+  );
   if (others.length === 0) return false;
   const isOpened = left.some((term) => has(term, OPENERS));
   if (heads.length === 0) return isOpened;
@@ -145,6 +129,11 @@ function isAnother(left: readonly Term[], right: readonly Term[]): boolean {
 function isDenialWithin(left: readonly Term[], rest: readonly Term[]): boolean {
   const [first, ...after] = rest;
   if (first?.senses['not'] === undefined || !left.some(isHead)) return false;
+  // "the clay has no roots": what is looked at, and nothing called.
+  const isLookedAt = /^(?:has|have|had|shows|showing|is|are|with|in|looks)$/.test(
+    left.at(-1)!.text,
+  );
+  if (isLookedAt && !left.some((term) => has(term, ['defect']))) return false;
   const next = after.find((term) => !isIdle(term) && term.senses['degree'] === undefined);
   return next !== undefined && has(next, ['defect', 'anything']);
 }
@@ -184,6 +173,36 @@ function withSizes(clauses: readonly Term[][]): Term[][] {
   }, []);
 }
 
+/** Words that carry what comes after them into what they say: "didn't see that there's …". */
+const CARRIES = /^(?:that|if|whether|where|think|believe|say|says|said|sure|know|and|because)$/;
+
+/** "they didn't use the right coupling there's a lip": a denial, a plan or an aim ends where somebody says what there is. */
+function isRestart(left: readonly Term[], rest: readonly Term[]): boolean {
+  const said = left.filter((term) => term.kind !== 'mark');
+  const isOver = said.some((term) => has(term, OPENERS) && !has(term, ['intended']));
+  if (!isOver || CARRIES.test(said.at(-1)!.text)) return false;
+  const [first, second] = rest;
+  return (
+    first!.text === "there's" ||
+    first!.text === 'theres' ||
+    (first!.text === 'there' && /^(?:is|are)$/.test(second?.text ?? ''))
+  );
+}
+
+/** "the house wall at fourteen I'm going to stop there", "roots at 30 40 percent need to be cut": said, and then more of it. */
+function isFollowed(left: readonly Term[], rest: readonly Term[]): boolean {
+  const [first, second] = rest;
+  if (!left.some(isHead) || left.some((term) => has(term, OPENERS))) return false;
+  const isPlan =
+    first!.senses['intended'] !== undefined &&
+    /^(?:i'm|im|i'll|ill|we're|we'll|let|let's|lets|gonna|hold|hang|see)$/.test(first!.text) &&
+    !(second && has(second, ['material', 'zone']));
+  const isSized = left.some(({ amount }) => amount?.unit === 'in' || amount?.unit === '%');
+  const isAdvice =
+    has(first!, ['advised']) && isSized && left.some((term) => has(term, ['defect']));
+  return (isPlan && hasFeet(left)) || isAdvice;
+}
+
 /** Splits what was said in one breath into what it says one after the other. */
 export function splitClauses(terms: readonly Term[]): Term[][] {
   const clauses: Term[][] = [];
@@ -203,7 +222,13 @@ export function splitClauses(terms: readonly Term[]): Term[][] {
     const isWith = term.text === 'with' && left.some((one) => has(one, ['feature', 'defect']));
     const isBreak =
       isHardBreak(term) ||
-      ((isSoftBreak(term) || isWith) && isAnother(left, untilNext(at + 1))) ||
+      ((isSoftBreak(term) || isWith) &&
+        isAnother(left, untilNext(at + 1), {
+          before: clauses.findLast((one) => one.some(isHead)) ?? [],
+          isJoined: term.text === 'and',
+        })) ||
+      isRestart(left, rest) ||
+      isFollowed(left, rest) ||
       isDenialWithin(left, rest) ||
       isInstead(left, rest);
     if (isBreak) flush();
@@ -211,5 +236,7 @@ export function splitClauses(terms: readonly Term[]): Term[][] {
     if (term.text === '?') flush();
   });
   flush();
-  return withSizes(clauses).filter((clause, _, all) => !clause.every(isIdle) || all.length === 1);
+  return withSizes(withAnswers(clauses)).filter(
+    (clause, _, all) => !clause.every(isIdle) || all.length === 1,
+  );
 }

@@ -8,8 +8,14 @@ import { openSheet, readTerms } from './sheet';
 
 const DENIED = /^no[,\s]+(\d+(?:\.\d+)?)\s+(?:ft\s+|feet\s+)?is\s+(.+?)(?:,?\s+not\s+.+)?$/i;
 
+/** "actually it's at 58": where the thing logged last is. */
+const MOVED =
+  /^(?:(?:no|wait|sorry|actually|oops)[,\s]+)+(?:it's|its|that's|thats|that is|it is|that was|it was|make that) (?:really |actually )?at (\d+(?:\.\d+)?)(?: ?(?:ft|feet|foot))?\.?$/i;
+
 /** "no, 38 is pvc, not abs": a correction of what was logged there. */
 function asCorrection(said: string, { standing }: CalloutContext): string {
+  const [, moved = ''] = MOVED.exec(said.trim()) ?? [];
+  if (moved !== '' && standing.length > 0) return `make that ${moved}`;
   const [, at = '', is = ''] = DENIED.exec(said.trim()) ?? [];
   return at !== '' && entriesAt(standing, Number(at)).length > 0 ? `correct ${at} ${is}` : said;
 }

@@ -30,6 +30,8 @@ const VULGAR: Readonly<Record<string, number>> = {
 
 const SPACE = /\s+/uy;
 const NUMBER = /\d+(?:\.\d+)?|\.\d+/uy;
+/** "38's clean": a number that is spoken of. */
+const SPOKEN_OF = /['’]s\b/uy;
 const WORD = /\p{L}+(?:['’‘]\p{L}+)*/uy;
 const QUOTED = /["“]((?:\\.|[^"”\\])*)["”]/uy;
 const HANDLE = /#(?:"((?:\\.|[^"\\])+)"|([\p{L}\d_.:-]+))/uy;
@@ -78,7 +80,9 @@ export function lexCallout(text: string): Token[] {
     }
     const number = match(NUMBER);
     if (number) {
-      push('number', number[0], number[0].length, Number(number[0]));
+      SPOKEN_OF.lastIndex = at + number[0].length;
+      const length = number[0].length + (SPOKEN_OF.exec(text)?.[0].length ?? 0);
+      push('number', number[0], length, Number(number[0]));
       continue;
     }
     const word = match(WORD);

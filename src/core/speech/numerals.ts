@@ -15,6 +15,8 @@ const PARTS: ReadonlyMap<string, number> = new Map([
   ['quarters', 1 / 4],
   ['eighth', 1 / 8],
   ['eighths', 1 / 8],
+  ['tenth', 1 / 10],
+  ['tenths', 1 / 10],
 ]);
 /** Denominators that people cut an inch or a pipe into. */
 const DENOMINATORS = [2, 3, 4, 5, 6, 8, 10, 16];
@@ -26,8 +28,9 @@ const THOUSANDTH = 3;
  * Joins what makes up one number: "forty two and a half" → 42.5, `1 1/2` → 1.5, "three quarters" → ¾,
  * "an inch" → 1 inch, "10:30" → an hour. "ten two" stays two numbers.
  */
-export function joinNumerals(tokens: readonly Token[]): Token[] {
+export function joinNumerals(said: readonly Token[]): Token[] {
   const joined: Token[] = [];
+  const tokens = said.map(asSpokenOf);
   for (let at = 0; at < tokens.length;) {
     if (isPronoun(tokens, at)) {
       joined.push(tokens[at]!);
@@ -70,6 +73,12 @@ function isPronoun(tokens: readonly Token[], at: number): boolean {
   );
 }
 
+/** "thirty five's clean": the number is what is spoken of. */
+function asSpokenOf(token: Token): Token {
+  const stem = token.type === 'word' && token.text.endsWith("'s") ? token.text.slice(0, -2) : '';
+  return VALUE.has(stem) && stem !== 'one' ? { ...token, text: stem } : token;
+}
+
 type Found = { readonly tokens: readonly Token[]; readonly next: number };
 
 const isMark = (token: Token | undefined, text: string) =>
@@ -105,6 +114,15 @@ function unitFirstAt(tokens: readonly Token[], at: number, before: readonly Toke
   // In "half an inch" the article counts nothing.
   const said = isWord(before.at(-1), 'of') ? before.at(-2) : before.at(-1);
   if (said?.isPart) return null;
+  // "Inch deep or so": one.
+  const isBare = before.at(-1)?.type !== 'number' && isWord(tokens[at], 'inch');
+  const more = isBare && isWord(tokens[at + 1], 'and') ? partAt(tokens, at + 2) : null;
+  const isFirst = before.length === 0 && isWord(tokens[at + 1], 'deep', 'high', 'or', 'wide');
+  if (isBare && (more !== null || isFirst)) {
+    const next = more?.next ?? at + 1;
+    const unit = { ...tokens[at]!, from: tokens[next - 1]!.to, to: tokens[next - 1]!.to };
+    return { tokens: [...number(tokens, at, next, 1 + (more?.value ?? 0)).tokens, unit], next };
+  }
   const unit = tokens[at + 1];
   if (!isWord(tokens[at], 'a', 'an', 'one') || !isWord(unit, ...UNITS)) return null;
   const half = isWord(tokens[at + 2], 'and') ? partAt(tokens, at + 3) : null;
@@ -132,10 +150,21 @@ function numberAt(tokens: readonly Token[], at: number): Found | null {
 
 type Value = { readonly value: number; readonly next: number };
 
-const digitsAt = (tokens: readonly Token[], at: number): Value => ({
-  value: tokens[at]!.value!,
-  next: at + 1,
-});
+function digitsAt(tokens: readonly Token[], at: number): Value {
+  const value = tokens[at]!.value!;
+  const more = isWord(tokens[at + 1], 'and') ? tokens[at + 2] : undefined;
+  // "100 and 4 feet": dictation writes a hundred and what goes beyond it apart.
+  const isOne =
+    value >= 100 &&
+    value % 100 === 0 &&
+    more?.type === 'number' &&
+    !more.isPart &&
+    more.value! < 100;
+  const isFraction = isMark(tokens[at + 3], '/');
+  return isOne && !isFraction
+    ? { value: value + more.value!, next: at + 3 }
+    : { value, next: at + 1 };
+}
 
 /** "1/2", "½", "half", "a third", "three quarters"; `null` when no part is said here. */
 function partAt(tokens: readonly Token[], at: number): Value | null {

@@ -1,11 +1,18 @@
-import { hasTrait } from '../catalogue/defects/kinds';
 import type { EntryDraft } from '../model/log/entry';
 import { MOST } from '../model/log/possible';
-import { splitClauses, wordsOf } from './clauses';
+import { MOST_HOURS, splitClauses, wordsOf } from './clauses';
 import { readCorrection } from './correct';
 import type { CalloutContext, OtherReading } from './draft';
 import { withExact } from './exact';
 import { COMMANDS } from './frames/index';
+import {
+  joinClears,
+  joinEnds,
+  joinTests,
+  sayWhatStopped,
+  spreadClears,
+  withoutUnreached,
+} from './join-drafts';
 import { keptAs, type Understood } from './kept';
 import { withOwnWords } from './own-words';
 import { isExact, readClause, type ReadClause } from './read-clause';
@@ -71,6 +78,18 @@ function spreadAdvice(parts: readonly Part[]): Part[] {
   });
 }
 
+/** "first joint at twenty four, nothing there": where what comes next is, said by a clause that says nothing else. */
+function placeSaid(terms: readonly Term[]): number | null {
+  const feet = terms.flatMap(({ amount }) =>
+    amount !== null && amount.to === null && amount.link === 'at' && amount.unit !== 'in'
+      ? [amount]
+      : [],
+  );
+  const [only] = feet;
+  const isFootage = only?.unit === 'ft' || (only?.unit === null && only.value > MOST_HOURS);
+  return feet.length === 1 && isFootage ? only.value : null;
+}
+
 /** Reads clauses in turn; one without a footage of its own is where the one before it is, else the next. */
 function readParts(text: string, terms: readonly Term[], context: CalloutContext): Part[] {
   const clauses = isExact(terms) ? [terms] : splitClauses(terms);
@@ -85,6 +104,7 @@ function readParts(text: string, terms: readonly Term[], context: CalloutContext
     last = own.findLast(({ senses }) => senses['defect'] ?? senses['feature']) ?? last;
     if (read?.isPlaced && read.drafts.length > 0)
       counterFt = read.drafts.at(-1)!.readingFt ?? counterFt;
+    else if (!read?.drafts.length) counterFt = placeSaid(own) ?? counterFt;
   }
   // "roots and grease at 30": what was said before the only footage is there as well.
   const firstAt = parts.findIndex(
@@ -99,72 +119,6 @@ function readParts(text: string, terms: readonly Term[], context: CalloutContext
     !read.isPlaced
       ? { terms: own, read: readClause(text, own, { ...context, counterFt: placeFt }) }
       : { terms: own, read },
-  );
-}
-
-/** One run ends once: two ways of saying so are one end, with the reason that says more. */
-function joinEnds(drafts: readonly EntryDraft[]): EntryDraft[] {
-  const ends = drafts.flatMap((draft) => (draft.kind === 'end' ? [draft] : []));
-  const [first] = ends;
-  if (!first || ends.length < 2) return [...drafts];
-  const why = ends.find(({ reason }) => reason !== 'other') ?? first;
-  const { reason, confirmedBy } = why;
-  const joined = { ...first, reason, confirmedBy };
-  return drafts.flatMap((draft): EntryDraft[] =>
-    draft.kind !== 'end' ? [draft] : draft === first ? [joined] : [],
-  );
-}
-
-/** "no roots no offset 20 to 40": what was looked for in one breath was looked for over the one stretch that was said. */
-function spreadClears(reads: readonly ReadClause[]): EntryDraft[] {
-  const placed = reads.flatMap(({ drafts, isPlaced }) =>
-    isPlaced ? drafts.filter((draft) => draft.kind === 'clear') : [],
-  );
-  const [only] = placed;
-  return reads.flatMap(({ drafts, isPlaced }) =>
-    drafts.map((draft) =>
-      draft.kind === 'clear' && draft.kinds && !isPlaced && only?.kinds && placed.length === 1
-        ? {
-            ...draft,
-            readingFt: only.readingFt,
-            ...(only.toReadingFt === undefined ? {} : { toReadingFt: only.toReadingFt }),
-          }
-        : draft,
-    ),
-  );
-}
-
-type Clear = Extract<EntryDraft, { kind: 'clear' }>;
-
-/** Both looks in one: a look for anything is a look for each. */
-const lookFor = ({ kinds, ...one }: Clear, other: Clear): Clear =>
-  kinds && other.kinds ? { ...one, kinds: [...new Set([...kinds, ...other.kinds])] } : one;
-
-/** Denials in one breath at one place are one look for several things. */
-function joinClears(drafts: readonly EntryDraft[]): EntryDraft[] {
-  const joined: EntryDraft[] = [];
-  for (const draft of drafts) {
-    const last = joined.at(-1);
-    const isSame =
-      draft.kind === 'clear' &&
-      last?.kind === 'clear' &&
-      draft.readingFt === last.readingFt &&
-      draft.toReadingFt === last.toReadingFt &&
-      draft.pass === last.pass;
-    if (isSame) joined[joined.length - 1] = lookFor(last, draft);
-    else joined.push(draft);
-  }
-  return joined;
-}
-
-/** "camera stops at 48, roots": what is there is what it stopped at. */
-function sayWhatStopped(drafts: readonly EntryDraft[]): EntryDraft[] {
-  const isStop = (draft: EntryDraft) =>
-    draft.kind === 'defect' && hasTrait(draft.defect, 'stops-camera');
-  return drafts.map((draft) =>
-    draft.kind === 'end' && draft.reason === 'other' && drafts.some(isStop)
-      ? { ...draft, reason: 'obstruction' }
-      : draft,
   );
 }
 
@@ -216,7 +170,10 @@ function readSaid(said: string, text: string, context: CalloutContext): Understo
   const terms = readTerms(text);
   const parts = spreadAdvice(readParts(text, terms, context));
   const reads = parts.flatMap(({ read }) => (read ? [read] : []));
-  const drafts = sayWhatStopped(joinEnds(joinClears(spreadClears(reads))));
+  const drafts = withoutUnreached(
+    sayWhatStopped(joinEnds(joinTests(joinClears(spreadClears(reads))))),
+    text,
+  );
   const facts = joinFacts([
     ...reads.flatMap((read) => (read.facts ? [read.facts] : [])),
     ...waterAtStart(drafts, context),

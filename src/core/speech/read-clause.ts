@@ -4,6 +4,7 @@ import type { CalloutContext, OtherReading } from './draft';
 import { withExact } from './exact';
 import type { Frame } from './frames/frame';
 import { LED, SEEN } from './frames/index';
+import { isHead } from './heads';
 import { settleFlag } from './settle-flag';
 import { type Doubt, openSheet, readTerms, type Sheet } from './sheet';
 import { readAdvised } from './statements/advised';
@@ -12,7 +13,8 @@ import { readChanged } from './statements/changed';
 import { readDenied } from './statements/denied';
 import { maskLandmarks } from './statements/landmarks';
 import { readFlows, readPraise } from './statements/praised';
-import { ASIDE, type Clause, type Statement } from './statements/statement';
+import { ASIDE, type Clause, has, type Statement } from './statements/statement';
+import { maskSupposed } from './statements/supposed';
 import { readHouse, readPast, readZeroed } from './statements/told';
 import type { Term, Unit } from './terms';
 
@@ -55,8 +57,14 @@ const readPlan = (clause: Clause): Statement | null => (isPlan(clause) ? ASIDE :
 /** "is that a root?": asked, and not answered. "roots 30?" is seen, and doubted. */
 const ASKS =
   /\b(?:is|are|was|were|could|would|can|do|does|did|what|where|which|how|what's|whats|where's|wheres) (?:that|this|it|those|these|there|you|we|i|he|she|they|the|a)\b/i;
+/** Subtitles put no marks: words that begin as a question does are one. */
+const BEGINS_ASKING =
+  /^(?:(?:so|and|now|okay|ok|well|hey|um|uh) )*(?:is|are|was|were|does|do|did|could) (?:that|this|it|those|these|there|they)\b/i;
 const readQuestion = ({ words, terms }: Clause): Statement | null =>
-  terms.at(-1)?.text === '?' && ASKS.test(words) ? ASIDE : null;
+  (terms.at(-1)?.text === '?' && ASKS.test(words)) ||
+  (BEGINS_ASKING.test(words) && !has(terms, 'either'))
+    ? ASIDE
+    : null;
 
 /** How a clause may be meant, before it is read for what it names. */
 const MEANT: readonly ((clause: Clause) => Statement | null)[] = [
@@ -88,14 +96,21 @@ function isUnnamed(terms: readonly Term[]): boolean {
 export const isExact = (terms: readonly Term[]): boolean =>
   terms.some(({ kind }) => kind === 'quote' || kind === 'handle' || kind === 'pair');
 
-function readOnce(clause: Clause): Seen | null {
-  const led = readFrames(clause, LED);
+const aside = (clause: Clause): Seen => ({ statement: ASIDE, doubts: [], sheet: clause.open() });
+
+function readOnce(said: Clause): Seen | null {
+  const led = readFrames(said, LED);
   if (led) return led;
-  if (!isExact(clause.terms)) {
+  if (!isExact(said.terms)) {
+    const { terms: meant, isSupposed } = maskSupposed(said.text, said.terms);
+    const clause = isSupposed
+      ? { ...said, terms: meant, open: (own = meant) => said.open(own) }
+      : said;
     for (const read of MEANT) {
       const statement = read(clause);
       if (statement) return { statement, doubts: [], sheet: clause.open() };
     }
+    if (isSupposed && !meant.some(isHead)) return aside(clause);
     // What a locate is measured from is told by the locate itself.
     const isLocate = clause.terms.some(({ senses }) => senses['act'] === 'locate');
     const { terms, isAimed } = isLocate
@@ -103,10 +118,10 @@ function readOnce(clause: Clause): Seen | null {
       : maskLandmarks(clause.terms);
     if (isUnnamed(terms)) return null;
     const seen = readFrames({ ...clause, terms, open: (own = terms) => clause.open(own) }, SEEN);
-    if (seen || isAimed) return seen ?? { statement: ASIDE, doubts: [], sheet: clause.open() };
+    if (seen || isAimed) return seen ?? aside(clause);
     return null;
   }
-  return readFrames(clause, SEEN);
+  return readFrames(said, SEEN);
 }
 
 const UNIT_SAYS: Readonly<Record<Unit, (said: string) => string>> = {

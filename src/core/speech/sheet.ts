@@ -69,6 +69,14 @@ function withoutCounts(text: string, terms: readonly Term[]): Term[] {
     const named = terms
       .slice(at + 1)
       .find(({ kind, senses }) => kind === 'mark' || !isSmall(senses));
+    // "two sections meet": whatever it is, it is counted.
+    const next = terms[at + 1];
+    const isOther =
+      next?.kind === 'word' &&
+      amount.link === null &&
+      /^\p{L}{3,}s$/u.test(next.text) &&
+      Object.keys(next.senses).length === 0;
+    if (isOther) return { ...term, kind: 'word', senses: { idle: 'idle' }, amount: null };
     const isThing =
       named !== undefined &&
       (named.senses['defect'] ?? named.senses['feature'] ?? named.senses['locus']) !== undefined;

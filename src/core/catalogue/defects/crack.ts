@@ -28,7 +28,7 @@ const forms = {
 export const crack: DefectSpec = {
   name: 'Crack',
   buyer: { name: 'Crack', trade: 'crack', plural: 'cracks' },
-  said: 'crack|cracks|crk|crks|cracked|cracking|fracture|fractures|fractured',
+  said: 'crack|cracks|frac|fracs|crk|crks|cracked|cracking|fracture|fractures|fractured',
   size: { inches: 'gapIn' },
   wants: 'hairline, open or several',
   forms,

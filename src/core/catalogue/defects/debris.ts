@@ -5,7 +5,7 @@ import { byShareOfBore } from '../severity/by-share';
 export const debris: DefectSpec = {
   name: 'Debris',
   buyer: { name: 'Debris', trade: 'debris', plural: 'debris' },
-  said: 'debris|sludge|wipe|wipes|paper|toilet paper|silt|sand|gravel|rocks|mud|sediment|waste|solids|turds|feces|trash|rag|rags|hair|hairball|hair ball|{wad|wads|clump|ball|clog|plug|mat} of {hair|wipes|paper|toilet paper|rags|debris}|clog|clogs|tissue|floss|coffee grounds|food',
+  said: '{poured|dumped|spilled} {concrete|cement|grout|mortar}|{concrete|cement|grout|mortar} {spill|splatter|poured|dumped}|hardened {concrete|cement|grout|mortar}|mortar|grout|debris|sludge|wipe|wipes|paper|toilet paper|silt|sand|gravel|rocks|mud|sediment|waste|solids|turds|feces|trash|rag|rags|hair|hairball|hair ball|{wad|wads|clump|ball|clog|plug|mat} of {hair|wipes|paper|toilet paper|rags|debris}|clog|clogs|tissue|floss|coffee grounds|food',
   size: { share: 'area', leaves: 'one-sided' },
   wants: 'how much of the pipe',
   severity: byShareOfBore('debris', 'debris fills', 'debris'),

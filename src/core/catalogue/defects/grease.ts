@@ -5,7 +5,7 @@ import { byShareOfBore } from '../severity/by-share';
 export const grease: DefectSpec = {
   name: 'Grease',
   buyer: { name: 'Grease', trade: 'grease', plural: 'grease' },
-  said: 'grease|greasy|fat|fats|grease {build up|buildup}',
+  said: 'grease|greasy|fat|fats|grease {build up|buildup|buildup}',
   size: { share: 'area', leaves: 'round' },
   wants: 'how much of the pipe',
   severity: byShareOfBore('grease', 'grease fills', 'grease'),

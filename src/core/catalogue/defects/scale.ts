@@ -5,7 +5,7 @@ import { byShareOfBore } from '../severity/by-share';
 export const scale: DefectSpec = {
   name: 'Scale',
   buyer: { name: 'Scale', trade: 'scale', plural: 'scale' },
-  said: 'scale|scaling|scaly|tuberculation|tubercles|rust|rusty|rust {flakes|scale|buildup}|flaking|corrosion build up',
+  said: 'scale|scaling|scaly|tuberculation|tubercles|rust|rusty|rust {flakes|scale|buildup}|flaking|corrosion build up|buildup',
   size: { share: 'area', leaves: 'round' },
   wants: 'how much of the pipe',
   severity: byShareOfBore('scale', 'scale fills', 'scale'),

@@ -87,7 +87,7 @@ function sayWater({ facts, water }: Seen): string {
 export const standingWater: DefectSpec = {
   name: 'Standing water',
   buyer: { name: 'Low stretch that holds water', trade: 'belly', plural: 'standing water' },
-  said: 'standing water|{water|waters} {standing|sitting|pooled|pooling|ponding|lying}|{holding|holds} water|belly|bellies|low {spot|stretch|point}|sag|sags|sagging|pool|pools|pooling|ponding|puddle|swale|dip in the pipe|full of water|water',
+  said: 'standing water|{water|waters} [is] {standing|sitting|pooled|pooling|ponding|lying|holding|holding back|backing up behind|backed up behind|held back}|{holding|holds} water|belly|bellies|bellied|low {spot|stretch|point}|sag|sags|sagging|pool|pools|pooling|ponding|puddle|swale|dip in the pipe|full of water|water',
   size: { inches: 'depthIn', share: 'fill' },
   wants: 'how deep',
   severity,

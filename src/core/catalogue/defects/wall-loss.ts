@@ -23,7 +23,7 @@ const forms = {
 export const wallLoss: DefectSpec = {
   name: 'Wall loss',
   buyer: { name: 'Worn pipe bottom', trade: 'wall loss', plural: 'worn pipe bottom' },
-  said: 'wall loss|rotted [out]|rusted {out|through}|{pipe|iron} [is] {rotted|rotten} [out]|corroded|corroding|corrosion|channeling|channelling|channeled|channelled|pitted|pitting|{invert|bottom|inverts|bottoms|channel|channels} [is] {gone|rotted|rotted out|corroded|pitted|rough|eaten away|eroded}|thin wall|wall thinning|{bottom|invert} of pipe [is] {gone|missing|rotted|rusted|worn|eaten} [out|through|away]|{worn|eaten|rusted|rotted|corroded} {through|away|out}|worn|worn thin|rotten|rotted through|{invert|inverts|bottom|bottoms} [is] {worn|worn through|worn out|rotted through|rusted through|rusted out|rotten}|{iron|irons} [is] {rotted out|rotted|rotten|shot}',
+  said: 'wall loss|rotted [out]|rusted {out|through}|{pipe|iron} [is] {rotted|rotten} [out]|corroded|corroding|corrosion|channeling|channelling|channeled|channelled|pitted|pitting|{invert|bottom|inverts|bottoms|channel|channels} [is] {gone|rotted|rotted out|corroded|pitted|rough|eaten away|eroded}|thin wall|wall thinning|{bottom|invert} of pipe [is] {gone|missing|rotted|rusted|worn|eaten} [out|through|away]|{worn|eaten|rusted|rotted|corroded} {through|away|out}|worn|worn thin|rotten|rotted through|{invert|inverts|bottom|bottoms} [is] {worn|worn through|worn out|rotted through|rusted through|rusted out|rotten}|{iron|irons} [is] {rotted out|rotted|rotten|shot}|{lost|losing|missing} {bottom|invert} [of [this|the] pipe]',
   wants: 'rough, pitted or gone',
   forms,
   severity: byForm('wall-loss', forms, {

@@ -6,7 +6,7 @@ import { calloutContext } from '../../testing/callouts';
 import { canBeLogged } from './can-be-logged';
 import { checkEntry } from './entry.schema';
 
-const lines = ['lines', 'held-out', 'held-out-2'].flatMap((name) =>
+const lines = ['lines', 'held-out', 'held-out-2', 'held-out-3', 'held-out-4'].flatMap((name) =>
   readFileSync(`bench/speech/${name}.txt`, 'utf8')
     .split('\n')
     .flatMap((row) => row.split(' | ')[1] ?? []),

@@ -23,7 +23,10 @@ export function takeClock(sheet: Sheet, context: CalloutContext, bareToo: boolea
     ({ unit, value, to }) => unit === 'hour' && isHour(value) && (to === null || isHour(to)),
   );
   if (said) return { from: asHour(said.value), to: said.to === null ? null : asHour(said.to) };
+  // "along the top, ten to two": the arc says more than the name.
+  const arc = bareToo && sheet.has('hour') ? takeBareArc(sheet, context) : null;
   const named = sheet.take('hour');
+  if (arc) return arc;
   if (named !== null) return { from: Number(named), to: null };
   if (!bareToo) return null;
   return takeBareArc(sheet, context) ?? takeBareHour(sheet, context);

@@ -3,8 +3,8 @@ import type { DefectKind } from '../../catalogue/defects/index';
 import { hasTrait, specOf } from '../../catalogue/defects/kinds';
 import type { Certainty, Locus, SizeWord } from '../../catalogue/vocabulary';
 import type { EntryOf } from '../../model/log/entry';
-import { WEAK } from '../clauses';
 import type { CalloutContext, Reading } from '../draft';
+import { WEAK } from '../heads';
 import { formSayingsOf } from '../lexicon/defects';
 import { spellOut } from '../lexicon/phrases';
 import type { Sheet } from '../sheet';
@@ -14,6 +14,22 @@ import { type Frame, takeBase, takeCertainty, takeFootage, withRest } from './fr
 import { takeSizes } from './size';
 
 type Said = Partial<EntryOf<'defect'>>;
+
+/** "here comes the water": spoken of, with neither where nor how deep, nor that it stands. */
+function isWaterAlone(sheet: Sheet): boolean {
+  const defects = sheet.terms.filter(({ senses }) => senses['defect'] !== undefined);
+  const isPlain =
+    defects.length > 0 && defects.every(({ text }) => text === 'water' || text === "water's");
+  const isOdd = sheet.terms.some(
+    ({ kind, senses }) => kind === 'word' && Object.keys(senses).length === 0,
+  );
+  return (
+    isPlain &&
+    isOdd &&
+    sheet.amounts().length === 0 &&
+    !['opens', 'closes', 'degree', 'full', 'whole'].some((tag) => sheet.has(tag))
+  );
+}
 
 /** Claims what is wrong: the first thing said, a weak word only when nothing else is there. */
 function takeKind(sheet: Sheet): DefectKind | null {
@@ -58,7 +74,7 @@ function takeDegree(sheet: Sheet, { form: _form, direction: _direction, ...sizes
   return word === null ? {} : { sizeWord: word };
 }
 
-function takeMarks(sheet: Sheet): Said {
+function takeMarks(sheet: Sheet): Record<string, unknown> {
   const marks: Record<string, unknown> = {};
   for (let mark = sheet.take('mark'); mark !== null; mark = sheet.take('mark')) {
     if (mark === 'measured' || mark === 'eye') marks['sizeBasis'] = mark;
@@ -82,10 +98,13 @@ function takeLength(sheet: Sheet): { lengthFt?: number } {
 /** "roots 2 to 11 60% in the barrel", "water from 43", "water to 52, 3.3 in", "offset 35.5 half inch". */
 export const readDefect: Frame = (sheet, context) => {
   if (!sheet.has('defect')) return null;
+  if (isWaterAlone(sheet)) return null;
   const base = takeBase(sheet, context);
   const marks = takeMarks(sheet);
   const defect = takeKind(sheet);
   if (defect === null) return null;
+  // A piece of the wall that moves does not sway with the water.
+  if (hasTrait(defect, 'structure')) delete marks['movesWithWater'];
   const certainty = { ...doubtInName(sheet, defect), ...takeCertainty(sheet) };
   const length = takeLength(sheet);
   const locus = sheet.take('locus') as Locus | null;
@@ -109,10 +128,13 @@ export const readDefect: Frame = (sheet, context) => {
     const closed = closeStretch(sheet, context, defect, footage.readingFt, said, base);
     if (closed) return closed;
   }
+  // "grease to 40" where none was begun: it is there at 40, and where it begins is asked.
   const opens =
     footage.opens ||
-    footage.closes ||
-    (hasTrait(defect, 'is-stretch') && footage.toFt === null && length.lengthFt === undefined);
+    (!footage.closes &&
+      hasTrait(defect, 'is-stretch') &&
+      footage.toFt === null &&
+      length.lengthFt === undefined);
   const { wants } = specOf(defect);
   const isSized = Object.keys(sizes).length > 0;
   const draft = {
@@ -128,6 +150,7 @@ export const readDefect: Frame = (sheet, context) => {
   const missing = [
     ...footage.missing,
     ...(opens ? ['where it ends'] : []),
+    ...(footage.closes ? ['where it begins'] : []),
     ...(isSized || word.sizeWord || opens || wants === undefined ? [] : [wants]),
   ];
   return { drafts: [draft], missing } satisfies Reading;

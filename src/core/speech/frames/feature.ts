@@ -69,12 +69,22 @@ const saysTurn = (sheet: Sheet): boolean =>
           (amount.unit === null && amount.link === null && ANGLES.includes(amount.value))),
     );
 
+/** "tap left at 50", "a tap coming in": into this line, and not this line into the main. */
+function takeKind(sheet: Sheet): FeatureKind {
+  const at = sheet.indexOf('feature');
+  const isTap =
+    sheet.terms[at]!.text === 'tap' && sheet.terms[at]!.senses['feature'] === 'main-tap';
+  const isOurs = sheet.has('hour') || /\bcoming in\b|\bcomes in\b/i.test(sheet.text);
+  const kind = sheet.take('feature') as FeatureKind;
+  return isTap && isOurs && !/\b(?:main|city|saddle|street)\b/i.test(sheet.text) ? 'tee' : kind;
+}
+
 /** "tee 12 3 o'clock serves kitchen", "bend 45 left at 30", "property line 64", "drop 2 ft". */
 export const readFeature: Frame = (sheet, context) => {
   const isTurn = !sheet.has('feature') && saysTurn(sheet);
   if (!sheet.has('feature') && !isTurn) return null;
   const base = takeBase(sheet, context);
-  const feature = isTurn ? 'bend' : (sheet.take('feature') as FeatureKind);
+  const feature = isTurn ? 'bend' : takeKind(sheet);
   const serves = takeServes(sheet, feature);
   const bend = feature === 'bend' ? takeAngle(sheet, context) : {};
   const turn = feature === 'bend' ? sheet.take('turns') : null;

@@ -11,10 +11,10 @@ export const readHome: Frame = (sheet, context) => {
   takeAct(sheet, 'home');
   const base = { ...takeBase(sheet, context), pass: 'back' } as const;
   // The counter is where it was last read, and home is not there: only a reading said is one.
-  const { readingFt } = takeFootage(sheet, {
-    ...context,
-    counterFt: context.liveCounterFt ?? null,
-  });
+  const tenths = sheet.takeAmount(({ unit, to }) => unit === 'part' && to === null);
+  const footage = takeFootage(sheet, { ...context, counterFt: context.liveCounterFt ?? null });
+  // "home reads three tenths": of a foot.
+  const readingFt = tenths ? roundTo(tenths.value, 3) : footage.readingFt;
   const missing = readingFt === null ? ['what the counter reads'] : [];
   return { drafts: [{ kind: 'home', ...withRest(sheet, base), pass: 'back', readingFt }], missing };
 };
@@ -142,6 +142,9 @@ export const readSetup: Frame = (sheet, context) => {
   if (headAt >= 0) sheet.claim(headAt);
   if (quotedAt >= 0) sheet.claim(quotedAt);
   const named = quotedAt >= 0 ? sheet.takeWordsAfter(quotedAt) : head;
+  // "we switch to 6 inch at 40": the pipe, and nothing of the camera.
+  if (aid === null && named === null && sheet.amounts().some(({ amount }) => amount.unit === 'in'))
+    return null;
   const { readingFt } = takeFootage(sheet, context);
   return {
     drafts: [

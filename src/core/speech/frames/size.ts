@@ -67,7 +67,8 @@ function takeInches(sheet: Sheet, kind: DefectKind, isHeight: boolean): number |
     );
   if (!part || sheet.settled(part.index) === 'part') return null;
   const said = sheet.text.slice(sheet.terms[part.index]!.from, sheet.terms[part.index]!.to);
-  const isWritten = /[/½¼¾⅛⅜⅝⅞⅓⅔]/.test(said);
+  // Eighths are of an inch; nobody cuts a pipe into them.
+  const isWritten = /[/½¼¾⅛⅜⅝⅞⅓⅔]|eighth|sixteenth/i.test(said);
   if (kind === 'gap' || isWritten) {
     sheet.claim(part.index);
     return part.amount.value;

@@ -1,4 +1,4 @@
-import { isIdle } from '../clauses';
+import { isIdle } from '../heads';
 import { readTerms } from '../sheet';
 import type { Term } from '../terms';
 
@@ -8,25 +8,49 @@ const HEADS = ['defect', 'feature', 'material', 'zone', 'end', 'surface', 'unsee
 export const hasHead = (terms: readonly Term[]) =>
   terms.some(({ senses }) => HEADS.some((tag) => senses[tag] !== undefined));
 
-const QUIET = ['idle', 'was', 'from', 'serves', 'certainty', 'pass'];
+const QUIET = ['idle', 'was', 'from', 'serves', 'certainty', 'pass', 'opens'];
 const isQuiet = (term: Term) =>
   isIdle(term) ||
+  term.senses['idle'] !== undefined ||
   (term.kind === 'phrase' && Object.keys(term.senses).every((tag) => QUIET.includes(tag)));
 
 const saysNothingElse = (terms: readonly Term[]) =>
   terms.every((term) => term.amount !== null || isQuiet(term));
 
-/** The footage that a sentence says and nothing else with it: "that's at fifty seven feet". */
+/** A bare number below this may be an hour, a count or a size. */
+const LEAST_BARE_FT = 12.5;
+/** "forty two, forty three": read off as the camera goes, feet. */
+const READ_OFF_WITHIN_FT = 3;
+
+/** The footage that a sentence says and nothing else with it: "that's at fifty seven feet", "twenty nine". */
 export function footageAlone(text: string): number | null {
   const terms = readTerms(text);
   if (!saysNothingElse(terms)) return null;
-  const feet = terms.filter(
-    ({ amount }) =>
-      amount !== null &&
-      amount.to === null &&
-      (amount.unit === 'ft' || (amount.unit === null && amount.link === 'at')),
+  const said = terms.flatMap(({ amount }) => (amount === null ? [] : [amount]));
+  const feet = said.filter(
+    ({ unit, link, to, value }) =>
+      to === null &&
+      (unit === 'ft' ||
+        (unit === null && (link === 'at' || link === 'from' || value >= LEAST_BARE_FT))),
   );
-  return feet.length === 1 ? feet[0]!.amount!.value : null;
+  const [first, last] = [feet[0], feet.at(-1)];
+  if (!first || !last || feet.length < said.length) return null;
+  return Math.abs(last.value - first.value) <= READ_OFF_WITHIN_FT ? last.value : null;
+}
+
+const HERE = /\b(?:this|that|here|now|we're|we are|i'm|there)\b/i;
+
+/** The one footage of a sentence that says nothing for the log: "this at thirty one is where the builder tied in". */
+export function footageBeside(text: string): number | null {
+  if (!HERE.test(text)) return null;
+  const feet = readTerms(text).flatMap(({ amount }) =>
+    amount !== null && amount.to === null && amount.link === 'at' ? [amount] : [],
+  );
+  const [only] = feet;
+  const isFootage =
+    only !== undefined &&
+    (only.unit === 'ft' || (only.unit === null && only.value >= LEAST_BARE_FT));
+  return feet.length === 1 && isFootage ? only.value : null;
 }
 
 /** The stretch that a sentence says and nothing else with it: "that's from eight to fifteen". */
@@ -37,5 +61,15 @@ export function stretchAlone(text: string): { from: number; to: number } | null 
     ({ amount }) =>
       amount !== null && amount.to !== null && (amount.unit === null || amount.unit === 'ft'),
   )?.amount;
-  return range && range.to !== null ? { from: range.value, to: range.to } : null;
+  if (range && range.to !== null) return { from: range.value, to: range.to };
+  // "it starts around sixteen and runs to twenty one"
+  const feet = terms.flatMap(({ amount }) =>
+    amount !== null && amount.to === null && (amount.unit === null || amount.unit === 'ft')
+      ? [amount]
+      : [],
+  );
+  const [from, to] = feet;
+  return feet.length === 2 && to!.link === 'to' && /\b(?:start|begin)/i.test(text)
+    ? { from: from!.value, to: to!.value }
+    : null;
 }

@@ -107,6 +107,83 @@ describe('what is remembered from sentence to sentence', () => {
   });
 });
 
+describe('more of what was said, in a sentence of its own', () => {
+  it.each([
+    ['Twenty nine.', 'Roots at the joint.', { readingFt: 29 }],
+    ['ABS.', 'Three inch here.', { diameterIn: 3 }],
+    ["That's a low spot at 14.", "It's not deep, half an inch maybe.", { depthIn: 0.5 }],
+    ['Crack at 42, ten to two.', 'Make that a fracture.', { readingFt: 42, clockFrom: 10 }],
+    ['Bottom of the pipe is gone at 12.', 'It stays gone till fifteen.', { toReadingFt: 15 }],
+  ])('%s %s', (first, second, want) => {
+    expect(draftsOf(first, second)).toMatchObject([want]);
+  });
+
+  it('a stretch ends where it is said to, a new size begins where it is said to', () => {
+    expect(draftsOf("That's a low spot at 14.", 'It runs to about eighteen.')).toMatchObject([
+      { defect: 'standing-water', readingFt: 14 },
+      { kind: 'close', readingFt: 18 },
+    ]);
+    expect(draftsOf('ABS, three inch.', 'Four inch now from five feet.')).toMatchObject([
+      { material: 'abs', diameterIn: 3 },
+      { material: 'abs', diameterIn: 4, readingFt: 5 },
+    ]);
+  });
+
+  it('"it is plastic" of ABS, and the bend that was just called, are no other things', () => {
+    expect(draftsOf('This is ABS.', "It's plastic, so it settles a bit.")).toHaveLength(1);
+    expect(draftsOf('Bend at six.', "That's your bend under the slab.")).toHaveLength(1);
+  });
+
+  it('a number that fits a pipe is its size where the camera would have to jump back', () => {
+    expect(draftsOf('Roots at 15.', 'Eighteen, clay six.').at(-1)).toMatchObject({
+      material: 'vitrified-clay',
+      readingFt: 18,
+      diameterIn: 6,
+    });
+  });
+});
+
+describe('where a run begins and is over', () => {
+  it('an opening that was refused, and the one that was used instead, in one sentence', () => {
+    const { runs, facts } = told(
+      "I couldn't find a cleanout so we've pulled the toilet in the hall bath.",
+      'Cast iron.',
+    );
+    expect(runs.map(({ access }) => access)).toEqual(['pulled-toilet']);
+    expect(facts.accessPoints).toMatchObject([{ kind: 'cleanout' }]);
+  });
+
+  it('the same opening the other way is another run', () => {
+    const { runs } = told(
+      'Alright, two way cleanout by the driveway, going to the street.',
+      'Main at 51.',
+      'Now same cleanout other way.',
+      'Crack at 9.',
+    );
+    expect(runs.map(({ access, facing }) => [access, facing])).toEqual([
+      ['two-way-cleanout', 'downstream'],
+      ['two-way-cleanout', 'upstream'],
+    ]);
+  });
+
+  it('once the camera is home nothing more is seen: what is said again is compared', () => {
+    const { runs, differences } = told(
+      'Roots at 30.',
+      'Main at 51.',
+      'Reading zero point two at the cleanout again.',
+      'So roots at thirty, and a hole.',
+    );
+    expect(runs[0]!.entries.map(({ kind }) => kind)).toEqual(['defect', 'end', 'home']);
+    expect(differences).toMatchObject([{ logged: null }]);
+  });
+
+  it('a plan to come back is no way back', () => {
+    expect(
+      draftsOf("If I get stuck I'll come back and try the toilet.", 'Roots at 12.'),
+    ).toMatchObject([{ pass: 'out' }]);
+  });
+});
+
 describe('what is taken back', () => {
   it('gives way to what is said in its place, and is kept as withdrawn', () => {
     const { runs } = told('Offset at 22, half inch.', 'No wait, make that a quarter inch.');

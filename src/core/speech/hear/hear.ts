@@ -3,26 +3,39 @@ import type { EntryDraft } from '../../model/log/entry';
 import type { Understood } from '../kept';
 import { readLine } from '../read-line';
 import { joinFacts, type ToldFacts } from '../statements/statement';
-import { footageAlone } from './alone';
+import { footageAlone, footageBeside } from './alone';
 import { readCues } from './cues';
 import { compareWithDraft } from './differences';
 import type { Difference, Heard, RefusedOpening } from './heard';
-import { beginsRun, comesFrom, facingIn, isGivenUp, refusesOpening, saysSame } from './openings';
+import {
+  beginsRun,
+  comesFrom,
+  facingIn,
+  inOpeningParts,
+  isGivenUp,
+  openingIn,
+  refusesOpening,
+  saysSame,
+  turnsRound,
+} from './openings';
 import { RunDraft } from './run-draft';
+import {
+  AFTER_ALL,
+  GOES_OUT,
+  HOME_WITHIN_FT,
+  isListing,
+  isOpeningItself,
+  lastFtOf,
+  NEVER_MIND,
+  NUDGE_FT,
+  placeAt,
+  saidDrafts,
+  STOPS_THERE,
+  TAKES_BACK,
+  TURNS_BACK,
+  WRAPS_UP,
+} from './said';
 import { type Sentence, splitSentences } from './sentences';
-
-/** From here on everything is said again. */
-const WRAPS_UP =
-  /\b(?:overall|in summary|to (?:summarize|sum (?:(?:it|this|that|things|everything) )?up|recap|wrap (?:(?:it|this|things) )?up)|all in all|bottom line|in conclusion|so what we(?:'ve| have)? (?:got|have|found|saw)|final thoughts|that's about it|to go over)\b/i;
-const TURNS_BACK =
-  /\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|pulling out|retrieving)\b/i;
-const GOES_OUT = /\b(?:on the way out|going back (?:out|in)|pushing (?:back )?out)\b/i;
-/** Before what is meant in place of what was just said. */
-const TAKES_BACK =
-  /^(?:(?:no(?=[,.])|no wait|oh no|wait|sorry|actually|correction|excuse me|or rather|rather|my mistake|scratch that)[\s,.-]+)+/i;
-const AFTER_ALL = /\b(?:after all|it turns out|turns out|actually|on second (?:look|thought))\b/i;
-/** Two counters this far apart tell a footage that was said from one that was not, feet. */
-const NUDGE_FT = 0.01;
 
 /** What is remembered from one sentence to the next. */
 type Memory = {
@@ -76,27 +89,42 @@ class Listener {
     };
   }
 
-  private hearSentence(sentence: Sentence): void {
-    const refused = refusesOpening(sentence);
-    if (refused) {
-      this.refused.push(refused);
-      return;
-    }
+  private hearSentence(whole: Sentence): void {
+    const parts = inOpeningParts(whole.text).map((text) => ({ ...whole, text }));
+    const refused = parts.flatMap((part) => refusesOpening(part) ?? []);
+    this.refused.push(...refused);
+    const rest = parts.filter((part) => refusesOpening(part) === null);
+    if (refused.length === 0) this.hearRest(whole);
+    else rest.forEach((part) => this.hearRest(part));
+  }
+
+  private hearRest(sentence: Sentence): void {
     if (WRAPS_UP.test(sentence.text)) this.memory.isWrapUp = true;
     const isBegun = this.beginRun(sentence);
-    if (TURNS_BACK.test(sentence.text)) this.memory.pass = 'back';
-    if (GOES_OUT.test(sentence.text)) this.memory.pass = 'out';
+    if (!isBegun && TURNS_BACK.test(sentence.text)) this.memory.pass = 'back';
+    if (GOES_OUT.test(sentence.text))
+      this.memory = { ...this.memory, pass: 'out', isWrapUp: false };
     if (isGivenUp(sentence.text)) this.memory.run.isGivenUp = true;
+    if (NEVER_MIND.test(sentence.text)) {
+      this.unread.push(sentence);
+      return;
+    }
     if (this.addsToLast(sentence)) return;
-    const text = sentence.text.replace(TAKES_BACK, '') || sentence.text;
-    const isTakenBack = text !== sentence.text && this.memory.run.entries.length > 0;
+    const own = sentence.text.replace(TAKES_BACK, '') || sentence.text;
+    const text = this.memory.run.nameAgain(own) ?? own;
+    const isTakenBack = own !== sentence.text && this.memory.run.entries.length > 0;
     const read = this.read(text);
     if (!read) return;
     this.keepFacts(read.facts);
     if (AFTER_ALL.test(sentence.text) && this.memory.run.withdrawDenied(text)) return;
-    const drafts = saidDrafts(read).filter((draft) => !(isBegun && isOpeningItself(draft)));
+    const drafts = saidDrafts(read, this.memory.counterFt, this.memory.pass)
+      .filter((draft) => !(isBegun && isOpeningItself(draft)))
+      .map((draft) => this.asHome(draft));
+    if (isListing(sentence.text, drafts, this.memory.run.entries)) this.memory.isWrapUp = true;
     if (this.memory.isWrapUp) {
-      this.differences.push(...compareWithDraft(drafts, this.memory.run.entries, sentence));
+      const unplaced = this.unplacedOf(text, drafts);
+      const told = drafts.map((draft, at) => (unplaced.has(at) ? placeAt(draft, null) : draft));
+      this.differences.push(...compareWithDraft(told, this.memory.run.entries, sentence));
       this.keep(
         drafts.filter(({ kind }) => kind === 'advice'),
         sentence,
@@ -105,10 +133,11 @@ class Listener {
       );
       return;
     }
-    const aheadFt = footageAlone(text);
+    const aheadFt = drafts.length === 0 ? (footageAlone(text) ?? footageBeside(text)) : null;
     if (drafts.length === 0) {
       if (aheadFt !== null) this.memory.counterFt = aheadFt;
-      else if (Object.keys(read.facts).length === 0) this.unread.push(sentence);
+      if (footageAlone(text) === null && Object.keys(read.facts).length === 0)
+        this.unread.push(sentence);
       this.memory = { ...this.memory, aheadFt, unplaced: [] };
       return;
     }
@@ -116,22 +145,45 @@ class Listener {
     this.memory.aheadFt = null;
   }
 
-  /** Where the last thing is, or how large: said in a sentence of its own. */
-  private addsToLast({ text }: Sentence): boolean {
+  /** Where the last thing is or ends, or how large: said in a sentence of its own, or in each of its parts. */
+  private addsToLast(sentence: Sentence): boolean {
+    if (this.addsOne(sentence, sentence.text)) return true;
+    const parts = sentence.text.split(/,\s+(?:and\s+)?/);
+    if (parts.length < 2) return false;
+    const before = { entries: this.memory.run.entries, memory: this.memory };
+    if (parts.every((part) => this.addsOne(sentence, part))) return true;
+    this.memory = before.memory;
+    this.memory.run.entries = before.entries;
+    return false;
+  }
+
+  private addsOne(sentence: Sentence, text: string): boolean {
     const { run, unplaced, counterFt, pass } = this.memory;
     const placedFt = run.placeLast(text, unplaced, pass);
-    if (placedFt === null) return run.sizeLast(text, counterFt, pass);
-    this.memory = { ...this.memory, counterFt: placedFt, unplaced: [] };
+    if (placedFt !== null) {
+      this.memory = { ...this.memory, counterFt: placedFt, unplaced: [] };
+      return true;
+    }
+    const more = run.closeLast(text, pass) ?? run.pipeSizeLast(text, pass);
+    if (more === 'sized') return true;
+    if (more === null) return run.sizeLast(text, counterFt, pass);
+    this.memory = { ...this.memory, count: this.memory.count + 1, counterFt: more.readingFt };
+    run.entries = [...run.entries, { ...more, id: `h${this.memory.count}`, sentence }];
     return true;
   }
 
   /** "now from the roof": another push, and what is said from here on is about it. */
   private beginRun(sentence: Sentence): boolean {
     const isFirst = this.memory.run.opening === null && this.memory.run.entries.length === 0;
-    const named = beginsRun(sentence) ?? (isFirst ? comesFrom(sentence) : null);
+    const isTurned = turnsRound(sentence);
+    const named =
+      beginsRun(sentence) ??
+      (isFirst ? comesFrom(sentence) : null) ??
+      (isTurned ? (openingIn(sentence.text) ?? this.memory.run.opening) : null);
     const opening = named && saysSame(sentence.text) ? (this.memory.run.opening ?? named) : named;
-    const facing = facingIn(sentence.text);
     const { run } = this.memory;
+    const turned = run.facing === 'downstream' ? 'upstream' : 'downstream';
+    const facing = facingIn(sentence.text) ?? (isTurned ? turned : null);
     if (!opening) {
       if (facing && run.entries.length === 0) run.facing = facing;
       return false;
@@ -164,10 +216,32 @@ class Listener {
     const { run, counterFt, pass } = this.memory;
     if (counterFt === null) return new Set();
     const again = readLine(text, run.contextAt(counterFt + NUDGE_FT, pass));
-    const others = again ? saidDrafts(again) : [];
+    const others = again ? saidDrafts(again, counterFt, pass) : [];
     return new Set(
       drafts.flatMap(({ readingFt }, at) => (others[at]?.readingFt === readingFt ? [] : [at])),
     );
+  }
+
+  /** "right at that transition", "I'm going to stop there": the place of what was just said. */
+  private pointedAtFt(draft: EntryDraft, text: string): number | null {
+    const { run, counterFt } = this.memory;
+    return draft.kind === 'end' && STOPS_THERE.test(text) ? counterFt : run.pointedAtFt(text);
+  }
+
+  /** Whether the camera has been where it could get to: once it is home nothing more is seen. */
+  private isOver(): boolean {
+    const { run, pass } = this.memory;
+    return pass === 'back' || run.entries.some(({ kind }) => kind === 'end');
+  }
+
+  /** "reading zero point two at the cleanout again": the counter back where the camera went in. */
+  private asHome(draft: EntryDraft): EntryDraft {
+    const isHome =
+      isOpeningItself(draft) &&
+      this.isOver() &&
+      draft.readingFt !== null &&
+      draft.readingFt <= HOME_WITHIN_FT;
+    return isHome ? { kind: 'home', pass: 'back', readingFt: draft.readingFt } : draft;
   }
 
   private keepFacts({ run, property }: ToldFacts): void {
@@ -195,40 +269,23 @@ class Listener {
       const id = `h${this.memory.count}`;
       const isUnplaced = unplaced.has(at) && old === undefined;
       const placed = isUnplaced
-        ? (run.placeAdvice(draft, text) ?? placeAt(draft, aheadFt))
+        ? (run.placeAdvice(draft, text) ?? placeAt(draft, aheadFt ?? this.pointedAtFt(draft, text)))
         : (run.placeAdvice(draft, text) ?? draft);
       if (run.isSaidAgain(placed, text)) return;
+      const renamed = run.renameLast(placed, text);
+      if (renamed) {
+        run.entries.push({ ...renamed, id, sentence });
+        return;
+      }
       const named = run.settleCandidate(placed);
       if (isTakenBack && old === undefined) run.withdrawAlike(placed);
       const kept = named === null ? placed : { ...placed, readingFt: named };
       run.entries.push({ ...kept, id, sentence });
       if (kept.readingFt === null) ids.push(id);
       if (kept.readingFt !== null && kept.kind !== 'advice') this.memory.counterFt = lastFtOf(kept);
+      if (kept.kind === 'home' && this.isOver()) this.memory.isWrapUp = true;
       if (kept.kind === 'end') this.memory.pass = 'back';
     });
     this.memory.unplaced = ids;
   }
 }
-
-/** What a sentence says for the log: of two readings the likelier; of a bare "home" nothing. */
-function saidDrafts({ choices, drafts, kept }: Understood): readonly EntryDraft[] {
-  if (kept !== null) return [];
-  const said = choices[0]?.drafts ?? drafts;
-  return choices.length === 1 && said.some(({ kind }) => kind === 'home') ? [] : said;
-}
-
-/** The opening that a run goes in by is no feature of the line. */
-const isOpeningItself = (draft: EntryDraft): boolean =>
-  draft.kind === 'feature' &&
-  ['cleanout', 'property-line-cleanout', 'riser', 'vent', 'access-point'].includes(draft.feature);
-
-/** A draft at a footage that was said in the same breath; without one its place stays unknown. */
-function placeAt(draft: EntryDraft, readingFt: number | null): EntryDraft {
-  const { toReadingFt: _to, ...rest } = draft as EntryDraft & { toReadingFt?: number };
-  return { ...rest, readingFt };
-}
-
-const lastFtOf = (draft: EntryDraft): number | null =>
-  'toReadingFt' in draft && draft.kind !== 'advice'
-    ? (draft.toReadingFt ?? draft.readingFt)
-    : draft.readingFt;

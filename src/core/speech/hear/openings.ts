@@ -10,7 +10,7 @@ const SAID: readonly (readonly [AccessKind, RegExp])[] = [
   ['roof-vent', /\b(?:roof|vent stack|roof vent|vent pipe|plumbing vent|from the vent)\b/i],
   [
     'pulled-toilet',
-    /\b(?:pull(?:ed)? (?:the |a )?toilet|toilet (?:flange|pulled)|closet flange|pulled toilet)\b/i,
+    /\b(?:pull(?:ed)? (?:the |a )?toilet|toilet (?:flange|pulled)|toilet(?:'s| is) (?:off|up|pulled)|closet flange|pulled toilet)\b/i,
   ],
   ['yard-riser', /\b(?:yard )?riser\b/i],
   ['cleanout', /\b(?:clean ?out|c\.?o\.?)\b/i],
@@ -45,11 +45,34 @@ export function beginsRun({ text }: Sentence): Opening | null {
   return BEGINS.test(text) && !REFUSED.test(text) ? openingIn(text) : null;
 }
 
+/** Said before an opening that is simply named: "alright, two way cleanout by the driveway". */
+const NAMED_FIRST =
+  /^(?:(?:al(?:l )?right|okay|ok|so|now|and|this is|we have|we've got|the|a|our|my|using|same)[, ]+)*$/i;
+
 /** The opening that the first words come from, without any word of beginning: "in the line from the stack cleanout". */
-export const comesFrom = ({ text }: Sentence): Opening | null =>
-  /\b(?:from|through|at|in|via|this is)\b/i.test(text) && !REFUSED.test(text)
-    ? openingIn(text)
-    : null;
+export function comesFrom({ text }: Sentence): Opening | null {
+  if (REFUSED.test(text)) return null;
+  const said = SAID.find(([, pattern]) => pattern.test(text));
+  const before = said ? text.slice(0, said[1].exec(text)!.index) : '';
+  const isNamed = /\b(?:from|through|at|in|via|this is)\b/i.test(text) || NAMED_FIRST.test(before);
+  return said && isNamed ? openingIn(text) : null;
+}
+
+/** "same cleanout, other way": the camera is turned round in the opening. */
+export const turnsRound = ({ text }: Sentence): boolean =>
+  saysSame(text) &&
+  /\b(?:other|opposite) (?:way|direction)\b|\bturn(?:ed|ing)? (?:it |the camera |her )?around\b|\bthis time\b/i.test(
+    text,
+  );
+
+/** "I couldn't find a cleanout so we've pulled the toilet": what was not used, and then what was. */
+export const inOpeningParts = (text: string): string[] =>
+  text
+    .split(
+      /,? (?=(?:so|but|and so|instead|then) (?:i|we|i'm|we're|i've|we've|i'll|we'll|it's|they)\b)/i,
+    )
+    .map((part) => part.replace(/^(?:so|but|and so|instead|then) /i, '').trim())
+    .filter((part) => part !== '');
 
 /** An opening that was tried and not used, with the words that say why. */
 export function refusesOpening({ text }: Sentence): (Opening & { readonly why: string }) | null {
@@ -64,12 +87,14 @@ export const isGivenUp = (text: string): boolean =>
 /** Which way the camera looks, where a sentence says so. */
 export function facingIn(text: string): Facing | null {
   if (
-    /\b(?:upstream|back (?:toward|to|up to) the house|toward the house|under the house)\b/i.test(
+    /\b(?:upstream|back (?:toward|towards|to|up to) the house|towards? the house|under the house)\b/i.test(
       text,
     )
   )
     return 'upstream';
-  return /\b(?:downstream|toward the (?:street|main|city)|out to the street)\b/i.test(text)
+  return /\b(?:downstream|(?:towards?|going to|headed to|heading to) the (?:street|main|city)|out to the street)\b/i.test(
+    text,
+  )
     ? 'downstream'
     : null;
 }

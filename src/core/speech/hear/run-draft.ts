@@ -1,56 +1,26 @@
 import type { Facing, Pass } from '../../catalogue/vocabulary';
 import type { EntryDraft } from '../../model/log/entry';
-import { isIdle } from '../clauses';
-import { type CalloutContext, openIdsOf } from '../draft';
+import { isIdle } from '../heads';
 import { readLine } from '../read-line';
 import { readTerms } from '../sheet';
 import type { ToldFacts } from '../statements/statement';
 import { footageAlone, hasHead, stretchAlone } from './alone';
 import type { HeardEntry, HeardRun } from './heard';
+import { endAlone, pipeSizeAlone, withoutNotSo } from './more-of-last';
 import type { Opening } from './openings';
+import { AT_THAT, CALLS_IT, POINTS_BACK, PRONOUN, SAME_AGAIN } from './pointing';
 
-/** Said twice so near, it is one thing, feet. */
-const SAME_PLACE_FT = 0.5;
-const PRONOUN =
-  /^(?:and |so |yeah |okay |ok )*(?:it|you can|i can|and you can|it's|its|that|that's|thats|this|they|they're|those|looks like it's|i'd call (?:it|that)|i'd say|call it|make it|about|maybe)\b/i;
-
-/** Said of what was spoken of last. */
-const POINTS_BACK = /\b(?:that|this|it|those|these|them|there|here)\b/i;
-/** Said of one more of the same. */
-const ANOTHER = /\b(?:another|more|again|also|second|next|too)\b/i;
-
+import { Standing } from './standing';
 /** One push of the camera while it is being told: what stands, and what was taken back. */
-export class RunDraft {
-  entries: HeardEntry[] = [];
-  readonly withdrawn: HeardEntry[] = [];
+export class RunDraft extends Standing {
   facts: NonNullable<ToldFacts['run']> = {};
   isGivenUp = false;
 
   constructor(
     public opening: Opening | null,
-    public facing: Facing,
-  ) {}
-
-  contextAt(counterFt: number | null, pass: Pass): CalloutContext {
-    const standing = this.entries.map(({ sentence: _sentence, ...entry }) => ({
-      ...entry,
-      at: '2026-01-01T00:00:00Z',
-    }));
-    return {
-      counterFt,
-      pass,
-      facing: this.facing,
-      boreHereIn: this.boreIn(),
-      standing,
-      openIds: openIdsOf(standing),
-    };
-  }
-
-  boreIn(): number | null {
-    const pipe = this.entries.findLast(
-      (entry) => entry.kind === 'material' && entry.diameterIn !== undefined,
-    );
-    return pipe?.kind === 'material' ? (pipe.diameterIn ?? null) : null;
+    facing: Facing,
+  ) {
+    super(facing);
   }
 
   /** "yeah, those are roots": what was one of several is named, where it was. */
@@ -75,62 +45,82 @@ export class RunDraft {
     return { ...draft, readingFt: last.readingFt, ...to };
   }
 
-  /** "looks like six inch clay" right after the clay was called: its size, and no other pipe. */
-  private isSamePipe(draft: EntryDraft): boolean {
-    const last = this.entries.findLast((entry) => entry.kind === 'material');
-    const isSame =
-      draft.kind === 'material' &&
-      last?.kind === 'material' &&
-      last.material === draft.material &&
-      last.side === draft.side &&
-      last.pass === draft.pass &&
-      (draft.readingFt === null || draft.readingFt === last.readingFt);
-    if (!isSame) return false;
-    const size = draft.diameterIn === undefined ? {} : { diameterIn: draft.diameterIn };
-    this.entries = this.entries.map((entry) =>
-      entry.id === last.id ? { ...last, ...size } : entry,
-    );
-    return true;
+  /** "and at thirty three it's worse": with the name of what was spoken of; `null` where something is named. */
+  nameAgain(text: string): string | null {
+    const last = this.entries.findLast((entry) => entry.kind === 'defect');
+    const terms = readTerms(text);
+    const isPlaced = terms.some(({ amount }) => amount !== null && amount.unit !== 'in');
+    if (!last || !isPlaced || hasHead(terms) || !SAME_AGAIN.test(text)) return null;
+    return `${last.defect.replace(/-/g, ' ')} ${text}`;
   }
 
-  /** "broken pipe. Pieces missing.": more words on what was just said. */
-  private isMoreOfLast(draft: EntryDraft, text: string): boolean {
+  /** "right at that transition": where what was just called is; `null` where nothing points there. */
+  pointedAtFt(text: string): number | null {
     const last = this.entries.at(-1);
-    return (
-      draft.kind === 'defect' &&
-      draft.readingFt === null &&
+    return last !== undefined && AT_THAT.test(text) && last.kind !== 'advice'
+      ? last.readingFt
+      : null;
+  }
+
+  /** "so call it broken": another name for what was just said, and its place. */
+  renameLast(draft: EntryDraft, text: string): EntryDraft | null {
+    const last = this.entries.at(-1);
+    const isNamed = draft.kind === 'defect' && draft.readingFt === null && CALLS_IT.test(text);
+    if (!isNamed || last?.kind !== 'defect' || last.defect === draft.defect) return null;
+    this.withdraw(last.id);
+    const { clockFrom, clockTo, readingFt } = last;
+    return {
+      ...draft,
+      readingFt,
+      ...(clockFrom === undefined ? {} : { clockFrom }),
+      ...(clockTo === undefined ? {} : { clockTo }),
+    };
+  }
+
+  /** "it runs to about eighteen": the end of the stretch that is open; the draft that closes it. */
+  closeLast(text: string, pass: Pass): EntryDraft | 'sized' | null {
+    const toFt = endAlone(text);
+    const { openIds } = this.contextAt(null, pass);
+    const open = this.entries.findLast(({ id }) => openIds.has(id));
+    if (toFt === null) return null;
+    if (!open) return this.stretchLast(toFt);
+    return { kind: 'close', pass, readingFt: toFt, closes: open.id };
+  }
+
+  /** "it stays gone till fifteen": what was said at a place goes on from there. */
+  private stretchLast(toFt: number): 'sized' | null {
+    const last = this.entries.at(-1);
+    const canGoOn =
       last?.kind === 'defect' &&
-      last.defect === draft.defect &&
-      !ANOTHER.test(text)
+      last.readingFt !== null &&
+      last.toReadingFt === undefined &&
+      toFt > last.readingFt;
+    if (!canGoOn) return null;
+    this.entries = this.entries.map((entry) =>
+      entry.id === last.id ? { ...last, toReadingFt: toFt } : entry,
     );
+    return 'sized';
   }
 
-  /** The same thing at the same place, with nothing new to it. */
-  isSaidAgain(draft: EntryDraft, text: string): boolean {
-    if (this.isSamePipe(draft)) return true;
-    if (draft.kind !== 'defect' || draft.replaces !== undefined) return false;
-    const isSized = ['extentRatio', 'fillRatio', 'depthIn', 'offsetIn', 'gapIn', 'lipIn'].some(
-      (field) => field in draft,
+  /** "three inch here": the size of the pipe that was just called; a new size from a footage on is called anew. */
+  pipeSizeLast(text: string, pass: Pass): EntryDraft | 'sized' | null {
+    const said = pipeSizeAlone(text);
+    const last = this.entries.at(-1);
+    if (!said || last?.kind !== 'material') return null;
+    if (said.fromFt !== null)
+      return {
+        kind: 'material',
+        material: last.material,
+        side: last.side,
+        pass,
+        readingFt: said.fromFt,
+        diameterIn: said.sizeIn,
+      };
+    if (last.diameterIn !== undefined) return null;
+    this.entries = this.entries.map((entry) =>
+      entry.id === last.id ? { ...last, diameterIn: said.sizeIn } : entry,
     );
-    if (!isSized && !('sizeWord' in draft) && this.isMoreOfLast(draft, text)) return true;
-    return (
-      draft.readingFt !== null &&
-      !isSized &&
-      draft.toReadingFt === undefined &&
-      this.entries.some(
-        (entry) =>
-          entry.kind === 'defect' &&
-          entry.defect === draft.defect &&
-          entry.pass === draft.pass &&
-          entry.readingFt !== null &&
-          Math.abs(entry.readingFt - draft.readingFt!) <= SAME_PLACE_FT,
-      )
-    );
-  }
-
-  withdraw(id: string): void {
-    const at = this.entries.findIndex((entry) => entry.id === id);
-    if (at >= 0) this.withdrawn.push(...this.entries.splice(at, 1));
+    return 'sized';
   }
 
   /** "no, that's clay": what was said a moment ago of the same sort gives way. */
@@ -180,8 +170,10 @@ export class RunDraft {
   }
 
   /** "it's about an inch and a half deep": more of what was just said. */
-  sizeLast(text: string, counterFt: number | null, pass: Pass): boolean {
+  sizeLast(said: string, counterFt: number | null, pass: Pass): boolean {
     const last = this.entries.findLast((entry) => entry.kind === 'defect');
+    const text = withoutNotSo(said);
+    if (/\bdeep/i.test(text) && last?.defect !== 'standing-water') return false;
     const terms = readTerms(text);
     if (!last || hasHead(terms) || terms.some(({ senses }) => senses['not'])) return false;
     const size = terms.find(
@@ -189,7 +181,12 @@ export class RunDraft {
         (amount !== null && (amount.unit === 'in' || amount.unit === '%')) ||
         senses['mark'] !== undefined,
     );
-    const isAbout = PRONOUN.test(text) || terms.every((term) => term === size || isIdle(term));
+    const isAbout =
+      PRONOUN.test(text) ||
+      /\bmeasured?\b|\bdeepest\b/i.test(text) ||
+      terms.every(
+        (term) => term === size || isIdle(term) || term.senses['certainty'] !== undefined,
+      );
     if (!size || !isAbout) return false;
     const words = text.slice(size.from, size.to);
     const read = readLine(`correct #${last.id} ${words}`, this.contextAt(counterFt, pass));

@@ -1,3 +1,4 @@
+import { footageAlone } from './alone';
 import type { Cue } from './cues';
 
 /** What was said in one go. */
@@ -43,6 +44,20 @@ const splitStops = (text: string): string[] =>
     .map((one) => one.trim())
     .filter((one) => one !== '');
 
+/** Words with which people begin to say another thing. */
+const BEGINS_ANEW =
+  /(?<!\b(?:that|if|whether|think|believe|say|says|see|where|because|so|but|like|what|which|until|to|of|from|and|or|hope|sure|know|guess|when|as|while|than|not|since|how|who|then))\s+(?=(?:okay|alright|all right|there's|theres|there is|there are|i've got|we've got|we got|i'm|im|we're|i'd|i'll|let's|that's|thats|it's|you can see|make that|and there's|and that's|and it's|and we've got|and i've got|so call it)\s)/i;
+
+/** Where no stops are put, what is said anew begins with a few words that everybody uses; a footage before it is its own. */
+const splitAnew = (text: string): string[] =>
+  text.split(BEGINS_ANEW).reduce<string[]>((pieces, piece) => {
+    const before = pieces.at(-1);
+    if (before !== undefined && footageAlone(before) !== null)
+      pieces[pieces.length - 1] = `${before} ${piece}`;
+    else if (piece !== '') pieces.push(piece);
+    return pieces;
+  }, []);
+
 const isStopped = (text: string) => /[.!?]["”']?\s*$/.test(text);
 
 /** Puts what was said in one go together, whatever way the recording cuts it up; repetitions count once. */
@@ -57,7 +72,7 @@ export function splitSentences(cues: readonly Cue[]): Sentence[] {
     open = null;
   };
   for (const cue of fresh) {
-    const pieces = hasStops ? splitStops(cue.text) : [cue.text];
+    const pieces = hasStops ? splitStops(cue.text) : splitAnew(cue.text);
     for (const text of pieces) {
       const before: Sentence | null = open;
       const isNear =

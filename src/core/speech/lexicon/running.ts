@@ -12,10 +12,10 @@ export const ACT_SAYINGS: Sayings = {
   close: 'close',
   retract:
     'retract|undo|take back|take that back|scratch that|scrap that|strike that|strike|delete that|forget that|never mind|cancel that',
-  home: 'home|back home|back at home|homecoming|back [out] at {access|zero|datum|cleanout|start|riser|toilet|vent|rim|the house}|back to {zero|the cleanout|start}|camera is home|head is home',
+  home: 'home|back home|back at home|homecoming|back [out] at {flange|opening|face|access|zero|datum|cleanout|start|riser|toilet|vent|rim|the house}|back to {zero|the cleanout|start}|camera is home|head is home',
   locate: 'locate|located|locator|locating',
   stopped:
-    '{we|im|camera|head|cameras|heads|were} [is|are] {stuck|hung up|stopped|stops|stopping}|{were|we are|im|i am|thats} done [{right|} here|for this run]|{wont|will not} {go|push} [any {farther|further}|past|through]|end of {inspection|scope|video|survey}|not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
+    '{im|i am|were|we are} {going to|gonna} {stop|quit|call it} {here|there}|{we|im|camera|head|cameras|heads|were} [is|are] {stuck|hung up|stopped|stops|stopping}|{were|we are|im|i am|thats} done [{right|} here|for this run]|{wont|will not} {go|push|get|make it} [any {farther|further}|past|through|over|by|around] [that|this|it]|end of {inspection|scope|video|survey}|not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
   setup: 'set up|setup|change head|changed head|switched to|switch to|swapped to|put on',
   test: 'flow test|test|tested|testing|flush|flushed|flushing|ran|run the|running the|they ran|filled',
   photo: 'photo|picture|still|take a picture',
@@ -47,10 +47,10 @@ export const CONFIRM_SAYINGS: Sayings<Confirmation> = {
 /** States of the water. */
 export const WATER_SAYINGS: Sayings = {
   running:
-    '{water|hose} [is] {on|running}|{turn|turned} {water|hose} on|{run|running|start|started|turn on|turned on} {water|hose}|put water in',
+    '{here|there} {comes|goes} water|water [is] coming through|{water|hose} [is] {on|running}|{turn|turned} {water|hose} on|{run|running|start|started|turn on|turned on} {water|hose}|put water in',
   draining:
     '{let|letting} {it|water|line|pipe} drain [down|out]|{water|waters|hose} [is] {off|stopped|draining|shut off|turned off}|{turn|turned|shut} {water|hose} off|{stop|stopped|turn off|turned off|shut off|shut} {water|hose}|draining|[line|pipe] draining|waiting for [it|water] to drain',
-  none: 'no water [is|was] running|{nobody|no one|nobodys} [is|was] running [any] water|no water [is|was] being {run|used}|no water on|nothing running',
+  none: 'no water [is|was] {running|moving|flowing}|{nobody|no one|nobodys} [is|was] running [any] water|no water [is|was] being {run|used}|no water on|nothing running',
   drained:
     'drained|[its|line|pipe|water] [is|has] drained|drained {out|down}|water [is|has] [all] {gone|gone down|drained|drained out}',
 };

@@ -82,6 +82,15 @@ export const isArticle = (token: Token) => token.type === 'word' && ARTICLES.has
 /** How a token is looked up: "can't" and "cant" are one word. */
 const keyOf = (token: Token) => token.text.replace(/'/g, '');
 
+/** "the separation's two inches": what is spoken of, where the whole is no word of the lexicon. */
+const stemOf = ({ text }: Token): string | null => (text.endsWith("'s") ? text.slice(0, -2) : null);
+
+/** The way on from a node by a token. */
+function stepTo(node: Node, token: Token): Node | undefined {
+  const stem = stemOf(token);
+  return node.next.get(keyOf(token)) ?? (stem === null ? undefined : node.next.get(stem));
+}
+
 const wordsOf = (phrase: string): string[] =>
   joinNumerals(lexCallout(phrase))
     .filter((token) => !isArticle(token))
@@ -143,7 +152,7 @@ export function findPhrase(tokens: readonly Token[], at: number): Found | null {
     const token = tokens[cursor]!;
     if (token.type === 'quote' || token.type === 'handle' || token.type === 'pair') break;
     if (cursor > at && isArticle(token)) continue;
-    const next: Node | undefined = node.next.get(keyOf(token));
+    const next: Node | undefined = stepTo(node, token);
     const hedge = next || cursor === at ? 0 : hedgeAt(tokens, cursor);
     if (hedge > 0) {
       cursor += hedge - 1;

@@ -1,5 +1,5 @@
-import { isIdle } from '../clauses';
 import { takeBase, takeFootage } from '../frames/frame';
+import { isIdle } from '../heads';
 import { ASIDE, type Clause, has, masked, type Statement } from './statement';
 
 /** Words by which somebody is told to do it: "line it", "dig here". */
@@ -27,11 +27,21 @@ const isToldToDo = (terms: Clause['terms']): boolean => {
   return isWhole || OBJECTS.has(object);
 };
 
+/** "don't let anybody put a cutter in it". */
+const LETS: ReadonlySet<string> = new Set(
+  'let anybody anyone somebody someone them him people plumber contractor'.split(' '),
+);
+
+/** "you can't line this": it would not do. */
+const CANNOT = /\b(?:can't|cant|cannot|can not|couldn't|could not) (?:be )?$/i;
+
 /** "don't line it": a denial and what is to be done, with nothing seen between them. */
 const isForbidden = (terms: Clause['terms'], doesAt: number): boolean =>
   doesAt > 0 &&
   has(terms.slice(0, doesAt), 'not') &&
-  terms.slice(0, doesAt).every((term) => isIdle(term) || term.senses['not'] !== undefined) &&
+  terms
+    .slice(0, doesAt)
+    .every((term) => isIdle(term) || term.senses['not'] !== undefined || LETS.has(term.text)) &&
   terms.slice(0, doesAt).some(({ text }) => /^(?:do|don't|dont|never|not)$/.test(text));
 
 /** What a term says is to be done. "line" is the pipe, unless somebody ought to: "I'd line", "try to line". */
@@ -44,16 +54,28 @@ function methodOf(terms: Clause['terms'], at: number): string | null {
   return text === 'line' && isVerb ? 'liner' : null;
 }
 
+const HAVE: ReadonlySet<string> = new Set(['have', 'get', 'having', 'getting']);
+const OF_PIPE = /^(?:section|pipe|line|part|piece|joint|joints|stretch|run)$/;
+
 /** "have the roots cut": somebody is to have it done. */
-const isToBeHad = (terms: Clause['terms'], doesAt: number): boolean =>
-  doesAt > 1 &&
-  ['have', 'get', 'having', 'getting'].includes(terms[0]!.text) &&
-  has(terms.slice(0, doesAt), 'defect');
+function isToBeHad(terms: Clause['terms'], doesAt: number): boolean {
+  const at = terms.findIndex((term) => !isIdle(term) || HAVE.has(term.text));
+  const between = terms.slice(at + 1, Math.max(doesAt, 0));
+  const isOf = has(between, 'defect') || between.some(({ text }) => OF_PIPE.test(text));
+  return at >= 0 && HAVE.has(terms[at]!.text) && doesAt > at + 1 && isOf;
+}
 
 /** What was advised: the method, or watching it, or words of the inspector's own. */
 type Advised = { readonly does: string; readonly isNot: boolean };
 
-function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
+function adviceIn({ terms, text }: Clause): Advised | 'none' | 'only expected' {
+  const barredAt = terms.findIndex(
+    (term) =>
+      (term.senses['does'] !== undefined || term.text === 'line') &&
+      CANNOT.test(text.slice(0, term.from)),
+  );
+  if (barredAt >= 0 && terms.slice(0, barredAt).every((term) => isIdle(term) || !isSaid(term)))
+    return { does: terms[barredAt]!.senses['does'] ?? 'liner', isNot: true };
   const at = terms.findIndex(({ senses }) => senses['advised'] !== undefined);
   const how = terms[at]?.senses['advised'];
   const doesAt = terms.findIndex(
@@ -70,10 +92,17 @@ function adviceIn(terms: Clause['terms']): Advised | 'none' | 'only expected' {
   // "should be the main": what is expected is not seen.
   if (does === null && how !== 'recommends') return 'only expected';
   const isDenied = terms.some(
-    ({ senses }, index) => senses['not'] !== undefined && (doesAt < 0 || index < doesAt),
+    ({ senses, from, to }, index) =>
+      (senses['not'] !== undefined ||
+        (senses['toward'] !== undefined && /\b(?:think|believe)\b/i.test(text.slice(from, to)))) &&
+      (doesAt < 0 || index < doesAt),
   );
   return { does: does ?? 'other', isNot: how === 'against' || isDenied };
 }
+
+/** Whether a term names something of the line. */
+const isSaid = ({ senses }: Clause['terms'][number]): boolean =>
+  ['defect', 'feature', 'material', 'end'].some((tag) => senses[tag] !== undefined);
 
 /** A footage and no count: "one open joint at thirty". */
 const isPlace = ({ amount }: Clause['terms'][number]): boolean =>
@@ -81,13 +110,17 @@ const isPlace = ({ amount }: Clause['terms'][number]): boolean =>
   (amount.unit === 'ft' || (amount.unit === null && (amount.link !== null || amount.to !== null)));
 
 /** "needs to be jetted", "I'd replace that", "don't line this": the inspector's own recommendation. */
-export function readAdvised({ words, terms, context, open }: Clause): Statement | null {
-  const advised = adviceIn(terms);
+export function readAdvised(clause: Clause): Statement | null {
+  const { words, terms, context, open } = clause;
+  const advised = adviceIn(clause);
   if (advised === 'none') return null;
   if (advised === 'only expected') return ASIDE;
+  const isDeep = (at: number) => terms[at + 1]?.senses['depth'] !== undefined;
   const sheet = open(
-    terms.map((term) =>
-      isPlace(term) || term.senses['pass'] !== undefined || term.senses['opens'] !== undefined
+    terms.map((term, at) =>
+      (isPlace(term) && !isDeep(at)) ||
+      term.senses['pass'] !== undefined ||
+      term.senses['opens'] !== undefined
         ? term
         : masked(term),
     ),

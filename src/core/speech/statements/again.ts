@@ -1,4 +1,4 @@
-import { isIdle } from '../clauses';
+import { isIdle } from '../heads';
 import type { Term } from '../terms';
 
 /**
@@ -15,7 +15,15 @@ export function withAntecedent(
   if (terms.some(({ senses }) => senses['defect'] ?? senses['feature'])) return terms;
   // "30, 36 and 41": a footage alone is of the same thing.
   const said = terms.filter((term) => !isIdle(term));
-  if (last && said.length === 1 && said[0]!.amount && terms[0]!.text !== 'correct')
+  const isPlaced = said.some(
+    ({ amount }) => amount !== null && (amount.unit === null || amount.unit === 'ft'),
+  );
+  if (
+    last &&
+    isPlaced &&
+    said.every(({ amount, senses }) => amount !== null || senses['hour'] || senses['aside']) &&
+    terms[0]!.text !== 'correct'
+  )
     return [{ ...last, from: terms[0]!.from, to: terms[0]!.from }, ...terms];
   const at = terms.findIndex(
     // "another fifteen feet" counts feet, and no thing.

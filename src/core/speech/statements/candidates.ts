@@ -1,7 +1,7 @@
 import type { DefectKind } from '../../catalogue/defects/index';
 import type { Material } from '../../catalogue/materials/index';
-import { isIdle } from '../clauses';
 import { takeBase, takeFootage, withRest } from '../frames/frame';
+import { isIdle } from '../heads';
 import { type Clause, has, masked, type Statement } from './statement';
 
 /** "can't tell whether it's roots or hair", "clay or concrete": what it may be, and none of them for sure. */

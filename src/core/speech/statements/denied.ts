@@ -1,6 +1,6 @@
 import type { DefectKind } from '../../catalogue/defects/index';
-import { isIdle } from '../clauses';
 import { takeBase, takeFootage, withRest } from '../frames/frame';
+import { isIdle } from '../heads';
 import { ASIDE, type Clause, has, spent, type Statement } from './statement';
 
 /** Heads whose denial is no fact of the log: that a thing is not here does not say what is. */
@@ -11,7 +11,7 @@ const SUBJECTS: ReadonlySet<string> = new Set(
 );
 
 /** "no roots", "31 no offset", "nothing 20 to 40": looked for and not there. */
-export function readDenied({ terms, context, open }: Clause): Statement | null {
+export function readDenied({ words, terms, context, open }: Clause): Statement | null {
   const at = terms.findIndex(
     ({ senses, text }, index) =>
       senses['not'] !== undefined &&
@@ -33,6 +33,9 @@ export function readDenied({ terms, context, open }: Clause): Statement | null {
   const kinds = [
     ...new Set(after.flatMap(({ senses }) => (senses['defect'] ? [senses['defect']] : []))),
   ] as DefectKind[];
+  // "the roots at the last house, none of that here": of what was spoken of, and not of all.
+  if (/\bnone of (?:that|this|it|those|them|these)\b/i.test(words) && kinds.length === 0)
+    return ASIDE;
   const isAnything =
     has(after, 'anything') ||
     (['nothing', 'none'].includes(terms[at]!.text) &&

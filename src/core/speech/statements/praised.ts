@@ -1,7 +1,8 @@
 import { SOME_FIXTURE } from '../../model/log/kinds/seeing';
-import { isBeforeDefect, isIdle } from '../clauses';
+import { isBeforeDefect } from '../clauses';
 import type { CalloutContext } from '../draft';
 import { takeBase, takeFootage, withRest } from '../frames/frame';
+import { isIdle } from '../heads';
 import { ASIDE, type Clause, has, spent, type Statement } from './statement';
 
 /** What is at one place: it looks good there, and says nothing of the pipe before it. */
@@ -37,6 +38,12 @@ function isInterjection(terms: Clause['terms'], at: number): boolean {
   );
 }
 
+/** "that's a nice picture": said of what is no part of a line. */
+const OTHER_THINGS =
+  /^(?:picture|view|shot|image|video|light|signal|job|day|weather|dog|kid|guy|boy|man|question|catch|point|idea|thing|luck|morning|afternoon|evening|sign|yard|neighborhood|street|deal|price|agent|seller|buyer|time|news|start|work|eye|spot|angle|footage|camera)s?$/;
+const isOfSomethingElse = (terms: Clause['terms'], at: number): boolean =>
+  LOOSE.includes(terms[at]!.text) && OTHER_THINGS.test(terms[at + 1]?.text ?? '');
+
 /** "a nice house": no word on the line. */
 const isHouse = (terms: Clause['terms'], at: number): boolean =>
   LOOSE.includes(terms[at]!.text) && ['zone', 'surface'].some((tag) => has(terms.slice(at), tag));
@@ -55,6 +62,7 @@ export function readPraise({ words, terms, context, open }: Clause): Statement |
   );
   if (at < 0) return null;
   if (isInterjection(terms, at)) return null;
+  if (isOfSomethingElse(terms, at)) return ASIDE;
   if (isHouse(terms, at)) return ASIDE;
   const isPlace = (index: number) =>
     terms[index]!.senses['zone'] !== undefined && isSaidWithin(terms, index);

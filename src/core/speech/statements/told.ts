@@ -29,12 +29,31 @@ const told = (facts: ToldFacts): Statement => ({
   isPlaced: false,
 });
 
+/** "was cut", "had the roots jetted": what was done follows at once. "has got roots, wants cutting" tells of no work. */
+function isWorkedOn(terms: Clause['terms']): boolean {
+  // "I've got a cleanout outside": what is there.
+  const doesAt = terms.findIndex(
+    ({ senses }) => senses['does'] !== undefined && !senses['feature'],
+  );
+  if (doesAt < 0) return false;
+  const before = terms.slice(0, Math.max(0, doesAt));
+  const isBetween = (at: number) =>
+    before.slice(at + 1).some(({ senses, amount }) => amount !== null || senses['advised']);
+  return (
+    before.some(({ senses }, at) => senses['was'] !== undefined && !isBetween(at)) ||
+    (doesAt === 0 && has(terms, 'was')) ||
+    has(terms.slice(doesAt + 1), 'was')
+  );
+}
+
 /** "was cut before", "it was jetted this morning", "seller says it backed up": known by being told. */
 export function readPast({ words, terms }: Clause): Statement | null {
   const isPast = has(terms, 'past');
   const does = terms.find(({ senses }) => senses['does'] !== undefined)?.senses['does'];
   const isDone =
-    does !== undefined && (has(terms, 'was') || isPast) && !/\b(?:need|should)/i.test(words);
+    does !== undefined &&
+    (isPast || isWorkedOn(terms)) &&
+    !/\b(?:need|should|wants?)\b/i.test(words);
   const isBackup = /\bback(?:ed|ing|s)? ?up\b|\bbackups?\b/i.test(words);
   if (!isPast && !isDone) return null;
   if (isPast && isBackup) return told({ property: { history: [{ what: 'backup', note: words }] } });
@@ -68,6 +87,8 @@ export function readZeroed({ words, terms }: Clause): Statement | null {
   return told({ run: { zero: { ...(at === null ? {} : { at }), readingFt: amount?.value ?? 0 } } });
 }
 
+const YEAR_OF =
+  /\b(?:a|an|this|the) ((?:18|19|20)\d\d) (?:house|home|build|bungalow|ranch|place|property|built)\b/i;
 const YEAR =
   /\b(?:built|house is|construction) (?:(?:back )?in |around |about )?(?:((?:18|19|20)\d\d)|(?:19|nineteen )?(\d\d)|(?:nineteen )?(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[ -](one|two|three|four|five|six|seven|eight|nine))?)\b/i;
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
@@ -75,7 +96,7 @@ const ONES = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'n
 
 /** The year in which a house was built: "built in 1962", "in 62", "in nineteen sixty two"; `null` where none is said. */
 function builtIn(words: string): number | null {
-  const [, whole, short, tens, ones] = YEAR.exec(words) ?? [];
+  const [, whole = YEAR_OF.exec(words)?.[1], short, tens, ones] = YEAR.exec(words) ?? [];
   if (whole !== undefined) return Number(whole);
   if (short !== undefined) return 1900 + Number(short);
   if (tens === undefined) return null;
