@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lexCallout } from './lex';
+import { ADVISED_SAYINGS, DOES_SAYINGS, OPERATOR_SAYINGS } from './lexicon/operators';
 import { spellOut } from './lexicon/phrases';
+import { GRAMMAR_SAYINGS } from './lexicon/qualities';
+import { ACT_SAYINGS } from './lexicon/running';
 import { joinNumerals } from './numerals';
 import { withOwnWords } from './own-words';
 import { openSheet, readTerms } from './sheet';
@@ -103,5 +106,19 @@ describe('own words', () => {
     ];
     expect(withOwnWords('black jack, Black', words)).toBe('black fiber, abs');
     expect(withOwnWords('blackish note "black"', words)).toBe('blackish note "black"');
+  });
+});
+
+describe('sayings', () => {
+  it.each(
+    [OPERATOR_SAYINGS, DOES_SAYINGS, ADVISED_SAYINGS, GRAMMAR_SAYINGS, ACT_SAYINGS].flatMap(
+      (table) => Object.entries<string>(table as Record<string, string>),
+    ),
+  )('%s spells out into what a page can hold', (_, saying) => {
+    expect(spellOut(saying).length).toBeLessThan(2500);
+  });
+
+  it('are spelled from the outside in: one option is not multiplied by what stands in another', () => {
+    expect(spellOut('{a [b]|{c|d} e|f}')).toEqual(['a b', 'a', 'c e', 'd e', 'f']);
   });
 });

@@ -7,16 +7,26 @@ export type Sayings<T extends string = string> = Readonly<Partial<Record<T, stri
  */
 export function spellOut(saying: string): string[] {
   return splitTop(saying).flatMap((phrase) => {
-    const group = /[[{]([^[\]{}]*)[\]}]/.exec(phrase);
-    if (!group) return [phrase.trim().replace(/\s+/g, ' ')].filter((text) => text !== '');
-    const options = group[1]!.split('|');
-    if (group[0].startsWith('[')) options.push('');
-    const [head, tail] = [
-      phrase.slice(0, group.index),
-      phrase.slice(group.index + group[0].length),
-    ];
+    const from = phrase.search(/[[{]/);
+    if (from < 0) return [phrase.trim().replace(/\s+/g, ' ')].filter((text) => text !== '');
+    // From the outside in: what stands in one option is not laid beside what stands in another.
+    const to = closeOf(phrase, from);
+    const options = splitTop(phrase.slice(from + 1, to));
+    if (phrase[from] === '[') options.push('');
+    const [head, tail] = [phrase.slice(0, from), phrase.slice(to + 1)];
     return options.flatMap((option) => spellOut(`${head}${option}${tail}`));
   });
+}
+
+/** Where the bracket that opens at a place is closed. */
+function closeOf(phrase: string, from: number): number {
+  let depth = 0;
+  for (let at = from; at < phrase.length; at += 1) {
+    if ('[{'.includes(phrase[at]!)) depth += 1;
+    if (']}'.includes(phrase[at]!)) depth -= 1;
+    if (depth === 0) return at;
+  }
+  throw new Error(`${phrase}: expected each bracket closed, got one that is not.`);
 }
 
 /** Splits at the bars that stand outside every bracket. */
