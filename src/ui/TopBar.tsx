@@ -8,7 +8,7 @@ export type Light = 'daylight' | 'crawlspace';
 const STAGES = [
   { key: 'site', label: 'Site' },
   { key: 'scope', label: 'Scope' },
-  { key: 'look', label: 'Look again' },
+  { key: 'look', label: 'Look', more: ' again' },
   { key: 'lateral', label: 'Lateral' },
   { key: 'findings', label: 'Findings' },
   { key: 'repairs', label: 'Repairs' },
@@ -42,14 +42,17 @@ export function TopBar({ light, path, job, stage, waiting, children, onLight }: 
       )}
       {job && (
         <nav className={styles['stages']} aria-label="Stages of the job">
-          {STAGES.map(({ key, label }) => (
+          {STAGES.map(({ key, label, ...stageOf }) => (
             <a
               key={key}
               href={`/jobs/${encodeURIComponent(job.id)}/${key}`}
               className={styles['stage']}
               aria-current={key === stage ? 'page' : undefined}
             >
-              {label}
+              <span>
+                {label}
+                {'more' in stageOf && <span className={styles['more']}>{stageOf.more}</span>}
+              </span>
               {(waiting?.[key] ?? 0) > 0 && (
                 <span className={styles['count']}>
                   {waiting?.[key]}

@@ -53,7 +53,10 @@ export function buildSection(assessment: Assessment, options: SectionOptions): S
   const profile = layProfile(lateral, findings, frame);
   const flakes = placeFlakes(findings, frame, profile);
   const lowestY = Math.max(...[view.fromFt, view.toFt].map((at) => profile.invertY(at)), 0);
-  const labelY = Math.min(lowestY + 18, frame.scaleY - 20);
+  // Under the pipe and over the ticks of the scale; a second row only where there is room for one.
+  const labelY = Math.min(lowestY + 18, frame.scaleY - 11);
+  const labelYs =
+    labelY + 13 <= frame.scaleY - 6 ? [labelY, Math.min(labelY + 15, frame.scaleY - 6)] : [labelY];
   return {
     width: options.width,
     height: options.height,
@@ -69,10 +72,7 @@ export function buildSection(assessment: Assessment, options: SectionOptions): S
       ...drawCamera(assessment, frame, profile, options.headFt),
       ...drawFlakes(flakes),
       ...placeLabels(wishZoneLabels(lateral, frame), frame, [15, 29]),
-      ...placeLabels(wishPipeLabels(lateral, frame), frame, [
-        labelY,
-        Math.min(labelY + 15, frame.scaleY - 6),
-      ]),
+      ...placeLabels(wishPipeLabels(lateral, frame), frame, labelYs),
       ...drawScale(frame),
     ],
   };

@@ -101,6 +101,7 @@ export function RecordingPanel(props: Props) {
   const id = useId();
   const { onAdd, onCounter, onStart, onTakeMark, onGo, onChapters } = props;
   const marks = recording?.marks ?? [];
+  const hasAny = (run.recordings?.length ?? 0) > 0;
   // A file is last written when the recording ends, unless it was copied since: offered, and not taken for so.
   const { startedAt, writtenAt, durationMs } = recording ?? {};
   const guessed =
@@ -188,8 +189,17 @@ export function RecordingPanel(props: Props) {
           <hr />
         </>
       )}
-      {(run.recordings?.length ?? 0) > 0 && <h3>Another video of this run</h3>}
-      <TakeVideo onAdd={onAdd} />
+      {hasAny ? (
+        <>
+          <h3>Another video of this run</h3>
+          <TakeVideo onAdd={onAdd} />
+        </>
+      ) : (
+        <p>
+          No video lies beside this run yet. Once you open one, this is where you say when it began
+          and what its counter read, and where Chert looks through it.
+        </p>
+      )}
     </div>
   );
 }

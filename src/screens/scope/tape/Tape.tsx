@@ -5,6 +5,7 @@ import { labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
 import { foldLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
+import { useReady } from '../../shared/useReady';
 import panel from '../panel.module.css';
 import type { Scope } from '../useScope';
 import { edgesOf, hangRows, ROW_PX, scaleTape, type TapeScale } from './layout';
@@ -33,6 +34,8 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [windowPx, setWindow] = useState({ topPx: 0, heightPx: 800 });
   const [isAway, setAway] = useState(false);
+  // A row has its place from the script: before that all would lie on one spot.
+  const isAwake = useReady();
   // What was logged hangs here at once; what Chert makes of it comes a moment later.
   const log = foldLog(run.entries);
 
@@ -114,7 +117,7 @@ export function Tape({ scope, run, counterFt, unsent, chosenId, acts }: Props) {
           <Measure scale={scale} scope={scope} isNear={isNear} />
           <ol className={styles['rows']}>
             {rows.map(({ item, footPx, rowPx }) =>
-              isNear(rowPx) || item.id === chosenId ? (
+              isAwake && (isNear(rowPx) || item.id === chosenId) ? (
                 <TapeRow
                   key={item.id}
                   entry={item}
