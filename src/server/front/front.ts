@@ -63,6 +63,12 @@ const NOT_DONE: Readonly<Record<NotDone['why'], [number, string]>> = {
 
 const isApi = (path: string) => path.startsWith('/api/');
 
+/**
+ * What is too large is read on this far and let fall: who closes while the other end still sends takes the answer
+ * away from it.
+ */
+const LET_FALL_BYTES = 32 * MEGABYTE;
+
 /** Reads a body up to its limit; what is over it is refused before anything looks at it. */
 async function readBody(request: IncomingMessage, limitBytes: number): Promise<Buffer> {
   const tooLarge = () => {
@@ -73,14 +79,17 @@ async function readBody(request: IncomingMessage, limitBytes: number): Promise<B
       `Expected at most ${most}, got more. Nothing was stored; send less at once.`,
     );
   };
-  if (Number(request.headers['content-length'] ?? 0) > limitBytes) throw tooLarge();
+  const mostBytes = limitBytes + LET_FALL_BYTES;
+  const toldBytes = Number(request.headers['content-length'] ?? 0);
+  if (toldBytes > mostBytes) throw tooLarge();
   const chunks: Buffer[] = [];
   let size = 0;
   for await (const chunk of request as AsyncIterable<Buffer>) {
     size += chunk.byteLength;
-    if (size > limitBytes) throw tooLarge();
-    chunks.push(chunk);
+    if (size > mostBytes) throw tooLarge();
+    if (size <= limitBytes && toldBytes <= limitBytes) chunks.push(chunk);
   }
+  if (size > limitBytes) throw tooLarge();
   return Buffer.concat(chunks);
 }
 
