@@ -80,8 +80,12 @@ function spreadAdvice(parts: readonly Part[]): Part[] {
 
 /** "first joint at twenty four, nothing there": where what comes next is, said by a clause that says nothing else. */
 function placeSaid(terms: readonly Term[]): number | null {
-  const feet = terms.flatMap(({ amount }) =>
-    amount !== null && amount.to === null && amount.link === 'at' && amount.unit !== 'in'
+  const feet = terms.flatMap(({ amount }, at) =>
+    amount !== null &&
+    amount.to === null &&
+    (amount.link === 'at' || (amount.link === null && amount.unit === 'ft')) &&
+    amount.unit !== 'in' &&
+    terms[at + 1]?.text !== 'of'
       ? [amount]
       : [],
   );

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { takingBack } from '#client/actions/entries';
 import type { Row } from '#client/actions/look-rows';
 import { changeRecording, takeMark } from '#client/actions/recordings';
@@ -8,9 +9,6 @@ import type { Settings } from '#core/model/job/settings';
 import type { Entry } from '#core/model/log/entry';
 import { LookLog } from './LookLog';
 import styles from './LookScreen.module.css';
-import { MeasurePanel } from './MeasurePanel';
-import { NarrationPanel } from './NarrationPanel';
-import { RecordingPanel } from './RecordingPanel';
 import { RowActs } from './RowActs';
 import { RunChoice } from './RunChoice';
 import { type Tab, Tabs } from './Tabs';
@@ -19,6 +17,15 @@ import type { Chosen, Looking } from './useLooking';
 import type { useMachine } from './useMachine';
 import type { Measuring } from './useMeasuring';
 import type { NarrationOnDevice } from './useNarration';
+
+// What is not looked at first is fetched when it is.
+const MeasurePanel = lazy(async () => ({ default: (await import('./MeasurePanel')).MeasurePanel }));
+const NarrationPanel = lazy(async () => ({
+  default: (await import('./NarrationPanel')).NarrationPanel,
+}));
+const RecordingPanel = lazy(async () => ({
+  default: (await import('./RecordingPanel')).RecordingPanel,
+}));
 
 type Props = {
   readonly job: JobOnDevice;
@@ -60,82 +67,84 @@ export function Beside(props: Props) {
         onRecording={props.choice.chooseRecording}
       />
       <div className={styles['shown']}>
-        {tab === 'measure' && measuring && (
-          <MeasurePanel
-            measuring={measuring}
-            entry={chosen}
-            eye={props.settings}
-            isGuessing={machine.isGuessing}
-            guessed={machine.guessed}
-            onGuess={machine.guess}
-            onWrite={() => {
-              if (chosen?.kind === 'defect')
-                void acts.writeMeasure(measuring, chosen).then(props.onMeasured);
-            }}
-            onClose={props.onMeasured}
-          />
-        )}
-        {isLog && (
-          <>
-            <LookLog
-              rows={rows}
-              hereId={props.hereId}
-              chosenId={chosen?.id ?? null}
-              onChoose={props.onChoose}
+        <Suspense fallback={null}>
+          {tab === 'measure' && measuring && (
+            <MeasurePanel
+              measuring={measuring}
+              entry={chosen}
+              eye={props.settings}
+              isGuessing={machine.isGuessing}
+              guessed={machine.guessed}
+              onGuess={machine.guess}
+              onWrite={() => {
+                if (chosen?.kind === 'defect')
+                  void acts.writeMeasure(measuring, chosen).then(props.onMeasured);
+              }}
+              onClose={props.onMeasured}
             />
-            {chosen && (
-              <RowActs
-                entry={chosen}
-                onCorrect={() => props.onBegin(`correct #${chosen.id} `)}
-                onConfirm={() => acts.correct(chosen, { certainty: undefined })}
-                onMeasure={props.onMeasure}
-                onTakeBack={() => {
-                  job.append(run.id, [takingBack(chosen)]);
-                  props.onChoose(null);
-                }}
+          )}
+          {isLog && (
+            <>
+              <LookLog
+                rows={rows}
+                hereId={props.hereId}
+                chosenId={chosen?.id ?? null}
+                onChoose={props.onChoose}
               />
-            )}
-          </>
-        )}
-        {tab === 'narration' && (
-          <NarrationPanel
-            narration={told.narration}
-            heard={told.heard}
-            lines={lines}
-            progress={acts.progress}
-            onText={told.take}
-            onPart={told.choosePart}
-            onSettle={told.settle}
-            onGo={({ fromMs, drafts: [first] }) => {
-              const byFootage =
-                first && first.readingFt !== null
-                  ? timeline.momentsOf(first.readingFt, first.pass)[0]?.atMs
-                  : undefined;
-              const ms = fromMs ?? byFootage;
-              if (ms !== undefined) props.onSeek(ms);
-            }}
-            onLog={() => void acts.logNarration(lines).then(told.done)}
-            onClose={told.putAway}
-          />
-        )}
-        {tab === 'recording' && (
-          <RecordingPanel
-            run={run}
-            recording={recording}
-            timeline={timeline}
-            progress={acts.progress}
-            trouble={acts.trouble}
-            onAdd={props.onVideo}
-            onCounter={acts.readCounter}
-            onStart={(startedAt) =>
-              recording && acts.change((now) => changeRecording(now, recording.id, { startedAt }))
-            }
-            onTakeMark={(id) => recording && acts.change((now) => takeMark(now, recording, id))}
-            onGo={props.onSeek}
-            onChapters={props.onChapters}
-            machine={machine.panel}
-          />
-        )}
+              {chosen && (
+                <RowActs
+                  entry={chosen}
+                  onCorrect={() => props.onBegin(`correct #${chosen.id} `)}
+                  onConfirm={() => acts.correct(chosen, { certainty: undefined })}
+                  onMeasure={props.onMeasure}
+                  onTakeBack={() => {
+                    job.append(run.id, [takingBack(chosen)]);
+                    props.onChoose(null);
+                  }}
+                />
+              )}
+            </>
+          )}
+          {tab === 'narration' && (
+            <NarrationPanel
+              narration={told.narration}
+              heard={told.heard}
+              lines={lines}
+              progress={acts.progress}
+              onText={told.take}
+              onPart={told.choosePart}
+              onSettle={told.settle}
+              onGo={({ fromMs, drafts: [first] }) => {
+                const byFootage =
+                  first && first.readingFt !== null
+                    ? timeline.momentsOf(first.readingFt, first.pass)[0]?.atMs
+                    : undefined;
+                const ms = fromMs ?? byFootage;
+                if (ms !== undefined) props.onSeek(ms);
+              }}
+              onLog={() => void acts.logNarration(lines).then(told.done)}
+              onClose={told.putAway}
+            />
+          )}
+          {tab === 'recording' && (
+            <RecordingPanel
+              run={run}
+              recording={recording}
+              timeline={timeline}
+              progress={acts.progress}
+              trouble={acts.trouble}
+              onAdd={props.onVideo}
+              onCounter={acts.readCounter}
+              onStart={(startedAt) =>
+                recording && acts.change((now) => changeRecording(now, recording.id, { startedAt }))
+              }
+              onTakeMark={(id) => recording && acts.change((now) => takeMark(now, recording, id))}
+              onGo={props.onSeek}
+              onChapters={props.onChapters}
+              machine={machine.panel}
+            />
+          )}
+        </Suspense>
       </div>
     </div>
   );

@@ -1,7 +1,6 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Narration, Settled } from '#client/actions/narration';
 import { findDraft, keepDraft } from '#client/store';
-import { hear } from '#core/speech/hear/hear';
 import type { Heard } from '#core/speech/hear/heard';
 
 export type NarrationOnDevice = {
@@ -36,7 +35,19 @@ export function useNarration(key: string): NarrationOnDevice {
     void keepDraft(key, next ? JSON.stringify(next) : '').catch(() => undefined);
   };
   const text = narration?.text ?? null;
-  const heard = useMemo(() => (text === null ? null : hear(text)), [text]);
+  const [heard, setHeard] = useState<Heard | null>(null);
+  useEffect(() => {
+    let isOver = false;
+    setHeard(null);
+    // The reader of narrations is fetched once somebody brings one.
+    if (text !== null)
+      void import('#core/speech/hear/hear').then(({ hear }) => {
+        if (!isOver) setHeard(hear(text));
+      });
+    return () => {
+      isOver = true;
+    };
+  }, [text]);
   const settled = narration?.settled ?? {};
   return {
     narration,

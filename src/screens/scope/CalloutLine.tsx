@@ -1,7 +1,9 @@
 import { CornerDownLeft, Delete, Flag } from 'lucide-react';
 import {
   type KeyboardEvent,
+  lazy,
   type Ref,
+  Suspense,
   useEffect,
   useImperativeHandle,
   useRef,
@@ -21,10 +23,11 @@ import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
 import { Counter, type CounterBy } from './Counter';
-import { KeyHelp } from './KeyHelp';
 import { useLineDraft } from './useLineDraft';
 import { type Scope, usePreview } from './useScope';
 import { WordButtons } from './WordButtons';
+
+const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp')).KeyHelp }));
 
 /** What other parts of the screen may do with the line. */
 export type CalloutHandle = {
@@ -207,7 +210,11 @@ export function CalloutLine(props: Props) {
         </Form>
         {notTaught && <p role="alert">{notTaught}</p>}
         {props.counterBy !== 'picture' && <WordButtons onLine={onLine} />}
-        {help && <KeyHelp by={props.counterBy} />}
+        {help && (
+          <Suspense fallback={null}>
+            <KeyHelp by={props.counterBy} />
+          </Suspense>
+        )}
       </div>
     </section>
   );

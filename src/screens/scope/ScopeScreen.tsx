@@ -1,4 +1,4 @@
-import { lazy, memo, useCallback, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useRef, useState } from 'react';
 import { deciding } from '#client/actions/decide';
 import { revised, stillDraft, takingBack } from '#client/actions/entries';
 import { leavingOf } from '#client/actions/leaving';
@@ -18,21 +18,20 @@ import { useRecorder } from '../device/useRecorder';
 import { Later } from '../shared/Later';
 import { useLight } from '../shared/useLight';
 import { useSteady } from '../shared/useSteady';
-import { BeforeLeave } from './BeforeLeave';
 import { type CalloutHandle, CalloutLine } from './CalloutLine';
-import { FindingsSoFar } from './FindingsSoFar';
-import { LogList } from './LogList';
 import { PictureSide } from './PictureSide';
 import { RunState } from './RunState';
 import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
 import { Tape } from './tape/Tape';
+import { forgetAccess, useAsked } from './useAsked';
 import { useField } from './useField';
 import { useOwnWords } from './useOwnWords';
 import { usePosition } from './usePosition';
 import { useRigOnScope } from './useRigOnScope';
 import { scopeOf, useScope } from './useScope';
 import { useVoice } from './useVoice';
+import { BeforeLeave, FindingsSoFar, LogList } from './views';
 import { type View, VIEWS, ViewSwitch } from './ViewSwitch';
 
 const RunSetup = lazy(async () => ({ default: (await import('./RunSetup')).RunSetup }));
@@ -62,22 +61,10 @@ export const ScopeScreen = memo(function ScopeScreen({
   const [isSettingUp, setSettingUp] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [view, setView] = useState<View>('tape');
-  useEffect(() => {
-    // Site sends here with the access it chose, to set up a run from it.
-    const query = new URLSearchParams(window.location.search);
-    if (query.has('access')) setSettingUp(true);
-    // Other screens send here to the entry that something hangs on.
-    const wanted = stored.inspection.runs.find(({ id }) => id === query.get('run'));
-    if (wanted) showRun(wanted);
-    if (query.has('entry')) setChosenId(query.get('entry'));
-    if (query.get('view') === 'leave') setView('leave');
-  }, [stored, showRun]);
+  useAsked(stored, { showRun, setSettingUp, setChosenId, setView });
   const endSetUp = () => {
     setSettingUp(false);
-    // A page loaded again goes on with the run, not with setting it up.
-    const url = new URL(window.location.href);
-    url.searchParams.delete('access');
-    window.history.replaceState(null, '', url);
+    forgetAccess();
   };
   const [selected, setSelected] = useState<number | null>(null);
   const callout = useRef<CalloutHandle>(null);
@@ -225,35 +212,37 @@ export const ScopeScreen = memo(function ScopeScreen({
                     acts={acts}
                   />
                 )}
-                {view === 'list' && (
-                  <LogList
-                    scope={scope}
-                    run={run}
-                    unsent={unsent}
-                    selected={selected}
-                    onSelect={select}
-                    onCorrect={acts.correct}
-                    onAppend={append}
-                  />
-                )}
-                {view === 'findings' && (
-                  <FindingsSoFar
-                    assessment={scope.assessment}
-                    selected={selected}
-                    onSelect={select}
-                  />
-                )}
-                {view === 'leave' && (
-                  <BeforeLeave
-                    assessment={scope.assessment}
-                    onGo={goTo}
-                    onPress={(press) => {
-                      if ('setup' in press) job.change({ what: 'run', setup: press.setup });
-                      else job.append(press.runId, [press.draft], rig.laterMs);
-                    }}
-                    onLeave={leave}
-                  />
-                )}
+                <Suspense fallback={null}>
+                  {view === 'list' && (
+                    <LogList
+                      scope={scope}
+                      run={run}
+                      unsent={unsent}
+                      selected={selected}
+                      onSelect={select}
+                      onCorrect={acts.correct}
+                      onAppend={append}
+                    />
+                  )}
+                  {view === 'findings' && (
+                    <FindingsSoFar
+                      assessment={scope.assessment}
+                      selected={selected}
+                      onSelect={select}
+                    />
+                  )}
+                  {view === 'leave' && (
+                    <BeforeLeave
+                      assessment={scope.assessment}
+                      onGo={goTo}
+                      onPress={(press) => {
+                        if ('setup' in press) job.change({ what: 'run', setup: press.setup });
+                        else job.append(press.runId, [press.draft], rig.laterMs);
+                      }}
+                      onLeave={leave}
+                    />
+                  )}
+                </Suspense>
               </div>
               <RunState
                 scope={scope}

@@ -25,7 +25,7 @@ const severity: SeverityRow = {
 export const gap: DefectSpec = {
   name: 'Gap',
   buyer: { name: 'Open joint', trade: 'gap', plural: 'open joints' },
-  said: 'gap|gaps|gapped|open {joint|seam}|joint [is] {open|opened|opened up}|joint gap|separated [joint]|separation|joint separation|pulled apart|pulled joint|joint pulled',
+  said: 'gap|gaps|gapped|open {joint|seam}|joint [is] [a bit|a little|slightly] {open|opened|opened up}|joint gap|separated [joint]|separation|joint separation|pulled apart|pulled joint|joint pulled',
   size: { inches: 'gapIn', isHeight: true },
   wants: 'how many inches',
   severity,

@@ -122,9 +122,16 @@ export const readMaterial: Frame = (sheet, context) => {
 const sayAssumed = (boreHereIn: number | null) =>
   boreHereIn === null ? 'the diameter' : `the diameter: taken as ${boreHereIn} in, as before`;
 
+/** "I'm at a little ranch house": spoken of, and not that the pipe comes under it. */
+const isSomeHouse = (sheet: Sheet): boolean =>
+  sheet.amounts().length === 0 &&
+  /\b(?:a|an|this|my|their|his|her|your|nice|ranch|old|new)(?: \w+)? (?:house|building|home)\b/i.test(
+    sheet.text,
+  );
+
 /** "driveway 38", "zone yard near side", "the house ends at 18". */
 export const readZone: Frame = (sheet, context) => {
-  if (!sheet.has('zone')) return null;
+  if (!sheet.has('zone') || isSomeHouse(sheet)) return null;
   const base = takeBase(sheet, context);
   const zone = sheet.take('zone') as Zone;
   // "the house ends here" is about what has been passed.

@@ -25,7 +25,8 @@ const READ_OFF_WITHIN_FT = 3;
 /** The footage that a sentence says and nothing else with it: "that's at fifty seven feet", "twenty nine". */
 export function footageAlone(text: string): number | null {
   const terms = readTerms(text);
-  if (!saysNothingElse(terms)) return null;
+  // "about eight feet of that": how long, and no place.
+  if (!saysNothingElse(terms) || /\b(?:feet|foot|ft) of\b/i.test(text)) return null;
   const said = terms.flatMap(({ amount }) => (amount === null ? [] : [amount]));
   const feet = said.filter(
     ({ unit, link, to, value }) =>
@@ -38,18 +39,25 @@ export function footageAlone(text: string): number | null {
   return Math.abs(last.value - first.value) <= READ_OFF_WITHIN_FT ? last.value : null;
 }
 
-const HERE = /\b(?:this|that|here|now|we're|we are|i'm|there)\b/i;
+const HERE = /\b(?:this|that|here|now|we're|we are|i'm|there|we've got|the camera|the line)\b/i;
+const OF_LINE = /\b(?:joint|coupling|connection|camera|pipe)\b/i;
 
 /** The one footage of a sentence that says nothing for the log: "this at thirty one is where the builder tied in". */
 export function footageBeside(text: string): number | null {
-  if (!HERE.test(text)) return null;
-  const feet = readTerms(text).flatMap(({ amount }) =>
-    amount !== null && amount.to === null && amount.link === 'at' ? [amount] : [],
+  const terms = readTerms(text);
+  // "twenty nine, that's the stack": read off before what is there.
+  const isLed = Boolean(terms[0]?.amount) && terms[1]?.text === ',';
+  if (!HERE.test(text) && !isLed) return null;
+  const feet = terms.flatMap(({ amount }, at) =>
+    amount !== null && amount.to === null && (amount.link === 'at' || (isLed && at === 0))
+      ? [amount]
+      : [],
   );
   const [only] = feet;
   const isFootage =
     only !== undefined &&
-    (only.unit === 'ft' || (only.unit === null && only.value >= LEAST_BARE_FT));
+    (only.unit === 'ft' ||
+      (only.unit === null && (only.value >= LEAST_BARE_FT || OF_LINE.test(text))));
   return feet.length === 1 && isFootage ? only.value : null;
 }
 

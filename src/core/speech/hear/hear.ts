@@ -23,6 +23,7 @@ import {
   AFTER_ALL,
   GOES_OUT,
   HOME_WITHIN_FT,
+  IS_CHEER,
   isListing,
   isOpeningItself,
   lastFtOf,
@@ -105,7 +106,7 @@ class Listener {
     if (GOES_OUT.test(sentence.text))
       this.memory = { ...this.memory, pass: 'out', isWrapUp: false };
     if (isGivenUp(sentence.text)) this.memory.run.isGivenUp = true;
-    if (NEVER_MIND.test(sentence.text)) {
+    if (NEVER_MIND.test(sentence.text) || IS_CHEER.test(sentence.text)) {
       this.unread.push(sentence);
       return;
     }
@@ -174,7 +175,7 @@ class Listener {
 
   /** "now from the roof": another push, and what is said from here on is about it. */
   private beginRun(sentence: Sentence): boolean {
-    const isFirst = this.memory.run.opening === null && this.memory.run.entries.length === 0;
+    const isFirst = this.memory.run.opening === null && this.memory.run.isUntold();
     const isTurned = turnsRound(sentence);
     const named =
       beginsRun(sentence) ??
@@ -188,7 +189,7 @@ class Listener {
       if (facing && run.entries.length === 0) run.facing = facing;
       return false;
     }
-    if (run.opening === null && run.entries.length === 0) {
+    if (run.opening === null && run.isUntold()) {
       run.opening = opening;
       run.facing = facing ?? 'downstream';
       return true;

@@ -25,7 +25,7 @@ export function pipeSizeAlone(text: string): { sizeIn: number; fromFt: number | 
 const GOES_ON =
   /^(?:(?:and|so|then|okay)[, ]+)*(?:(?:it|that|this|they|these|the (?:water|low spot|belly|sag|scale|grease))(?:'s)? )?(?:just |all )?(?:runs|goes|stays(?: \w+)?|keeps going|carries on|continues|lasts|extends|stretches|ends|stops|quits|clears up|over|done|gone)\b/i;
 const OUT_OF_IT =
-  /\bout of (?:the |that |this )?(?:water|it|belly|sag|pool|low spot)\b|\bend of (?:the |that |this )?(?:water|belly|sag|it|low spot)\b/i;
+  /\b(?:back|come|came|we're|are) (?:up )?out(?: of (?:it|there))? at\b|\bout of (?:the |that |this )?(?:water|it|belly|sag|pool|low spot)\b|\bend of (?:the |that |this )?(?:water|belly|sag|it|low spot)\b/i;
 
 /** Where what is open ends, said in a sentence of its own: "it runs to about eighteen", "out of the water at 47"; feet. */
 export function endAlone(text: string): number | null {

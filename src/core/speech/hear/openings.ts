@@ -19,7 +19,7 @@ const SAID: readonly (readonly [AccessKind, RegExp])[] = [
 
 /** Words by which a run is begun. */
 const BEGINS =
-  /\b(?:start(?:ing|ed)?(?: out)?|begin(?:ning)?|going in|go in|went in|we're in|we are in|pushing in|put(?:ting)? (?:the camera|her|it) in|second run|next run|run (?:two|three|2|3)|now|okay so|this is|inspection|scoping|coming) ?(?:[\w' ]{0,24})\b(?:from|through|at|in|down|via|off)\b/i;
+  /\b(?:start(?:ing|ed)?(?: out)?|begin(?:ning)?|going in|go in|went in|set up|setting up|we're in|we are in|pushing in|put(?:ting)? (?:the camera|her|it) in|second run|next run|run (?:two|three|2|3)|now|okay so|this is|inspection|scoping|coming) ?(?:[\w' ]{0,24})\b(?:from|through|at|in|down|via|off)\b/i;
 /** Why an opening was not used. */
 const REFUSED =
   /\b(?:stuck|rusted|seized|frozen|won't (?:come|budge|turn|open)|wouldn't (?:come|budge|turn|open)|will not (?:come|budge|turn|open)|buried|paved over|covered|can(?:'|no)t (?:use|get|open)|couldn't (?:use|get|open|find)|could not (?:use|get|open|find)|not going to force|didn't want to force|too (?:small|tight)|blocked by|no access)\b/i;

@@ -1,6 +1,6 @@
 /** Said of what was spoken of last, at the start of a sentence. */
 export const PRONOUN =
-  /^(?:and |so |yeah |okay |ok )*(?:(?:the |at its )?(?:deepest|worst)|it|you can|i can|and you can|it's|its|that|that's|thats|this|they|they're|those|looks like it's|i'd call (?:it|that)|i'd say|call it|make it|about|maybe)\b/i;
+  /^(?:and |so |yeah |okay |ok )*(?:(?:the |at its )?(?:deepest|worst)|i'd guess|i guess|my guess is|it|you can|i can|and you can|it's|its|that|that's|thats|this|they|they're|those|looks like it's|i'd call (?:it|that)|i'd say|call it|make it|about|maybe)\b/i;
 
 /** Said of what was spoken of last. */
 export const POINTS_BACK = /\b(?:that|this|it|those|these|them|there|here)\b/i;

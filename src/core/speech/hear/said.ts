@@ -7,15 +7,18 @@ import type { HeardEntry } from './heard';
 export const WRAPS_UP =
   /\b(?:overall|in summary|to (?:summarize|sum (?:(?:it|this|that|things|everything) )?up|recap|wrap (?:(?:it|this|things) )?up)|all in all|bottom line|in conclusion|so what we(?:'ve| have)? (?:got|have|found|saw)|final thoughts|that's about it|to go over)\b/i;
 export const TURNS_BACK =
-  /(?<!\b(?:if|when|before|after|to|can|should|would|could|will|must|\w+'ll)(?: (?:i|we|you|they))? )\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|pulling out|retrieving)\b/i;
+  /(?<!\b(?:if|when|before|after|to|can|should|would|could|will|must|\w+'ll)(?: (?:i|we|you|they))? )\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|bring(?:ing)? (?:her|it|him) back|pulling out|retrieving)\b/i;
 export const GOES_OUT = /\b(?:on the way out|going back (?:out|in)|pushing (?:back )?out)\b/i;
 /** Before what is meant in place of what was just said. */
 export const TAKES_BACK =
   /^(?:(?:no(?=[,.])|no wait|oh no|wait|sorry|actually|correction|excuse me|or rather|rather|my mistake|scratch that)[\s,.-]+)+/i;
+/** "Good.": to whoever stands by, and no word on the pipe. */
+export const IS_CHEER =
+  /^\W*(?:(?:okay|ok|all right|alright|oh|very)[, ]+)?(?:good|nice|great|perfect|awesome|excellent)\W*$/i;
 /** "it's a drip line never mind": said, and let go in one breath. */
 export const NEVER_MIND = /\w\W+never ?mind\W*$/i;
 export const STOPS_THERE =
-  /\b(?:stop|stopping|quit|done|end) (?:right )?(?:here|there)\b|\b(?:over|past|through|by|around) (?:that|this|it)\b/i;
+  /\bthat's (?:the end|it)\b|\b(?:stop|stopping|quit|done|end) (?:right )?(?:here|there)\b|\b(?:over|past|through|by|around) (?:that|this|it)\b/i;
 export const AFTER_ALL =
   /\b(?:after all|it turns out|turns out|actually|on second (?:look|thought))\b/i;
 /** Two counters this far apart tell a footage that was said from one that was not, feet. */

@@ -14,6 +14,14 @@ export class Standing {
 
   constructor(public facing: Facing) {}
 
+  /** Whether nothing of the line was said yet: what lies over it is spoken of before a run begins. */
+  isUntold(): boolean {
+    return this.entries.every(
+      ({ kind, readingFt }) =>
+        readingFt === null && ['zone', 'surface', 'note', 'flag'].includes(kind),
+    );
+  }
+
   contextAt(counterFt: number | null, pass: Pass): CalloutContext {
     const standing = this.entries.map(({ sentence: _sentence, ...entry }) => ({
       ...entry,

@@ -15,7 +15,7 @@ export const ACT_SAYINGS: Sayings = {
   home: 'home|back home|back at home|homecoming|back [out] at {flange|opening|face|access|zero|datum|cleanout|start|riser|toilet|vent|rim|the house}|back to {zero|the cleanout|start}|camera is home|head is home',
   locate: 'locate|located|locator|locating',
   stopped:
-    '{im|i am|were|we are} {going to|gonna} {stop|quit|call it} {here|there}|{we|im|camera|head|cameras|heads|were} [is|are] {stuck|hung up|stopped|stops|stopping}|{were|we are|im|i am|thats} done [{right|} here|for this run]|{wont|will not} {go|push|get|make it} [any {farther|further}|past|through|over|by|around] [that|this|it]|end of {inspection|scope|video|survey}|not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
+    'thats {the end|it} for {us|me|this direction|this way}|{im|i am|were|we are} {going to|gonna} {stop|quit|call it} {here|there}|{we|im|camera|head|cameras|heads|were} [is|are] {stuck|hung up|stopped|stops|stopping}|{were|we are|im|i am|thats} done [{right|} here|for this run]|{wont|will not} {go|push|get|make it} [any {farther|further}|past|through|over|by|around] [that|this|it]|end of {inspection|scope|video|survey}|not reached|did not reach|didnt reach|never reached|stopped|stops here|end of run|ends here|run ends|{as|that is as} far as {it|we|i|she|camera} {goes|go|will go|can go}|{as|thats as} far as {it|we|i|she|shell|ill|itll|well} [will] go|{cant|cannot|can not|could not|couldnt} {get|go|push} [past|farther|further|through|any farther|any further|by]|{cant|cannot} push',
   setup: 'set up|setup|change head|changed head|switched to|switch to|swapped to|put on',
   test: 'flow test|test|tested|testing|flush|flushed|flushing|ran|run the|running the|they ran|filled',
   photo: 'photo|picture|still|take a picture',
@@ -23,7 +23,7 @@ export const ACT_SAYINGS: Sayings = {
 };
 
 export const END_SAYINGS: Sayings<EndReason> = {
-  main: 'main|mains at|[i|i can|we|can] see {main|city main}|{made it|got} [all the way|out] to [city|street] main|{hit|hitting|at|in|into|in the} main|{city|public} sewer main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
+  main: 'main|{takes|brings|gets|got|carries} {us|me|you} [right|all the way] to [city|street] main|mains at|[i|i can|we|can] see {main|city main}|{made it|got} [all the way|out] to [city|street] main|{hit|hitting|at|in|into|in the} main|{city|public} sewer main|city main|public main|sewer main|city sewer|public sewer|main line sewer|main sewer|the main',
   tank: 'tank|septic|septic tank',
   join: 'join|joins|joins other line',
   vent: 'vent',
