@@ -87,7 +87,7 @@ export function sayWhatStopped(drafts: readonly EntryDraft[]): EntryDraft[] {
 
 /** "I can see the main but I can't get to it": it is not where the camera is. */
 const SHORT_OF_IT =
-  /\b(?:can'?t|cannot|can not|couldn'?t|could not|didn'?t|did not) (?:quite )?(?:get|make it|reach|go)(?: (?:all the way|quite))? (?:to it|there|that far|into it|in it|it|out to it)\b/i;
+  /\b(?:can'?t|cannot|can not|couldn'?t|could not|didn'?t|did not) (?:quite )?(?:(?:get|make it|go)(?: (?:all the way|quite))? (?:to it|there|that far|out to it)|reach (?:it|that far))\b/i;
 
 export const withoutUnreached = (drafts: readonly EntryDraft[], said: string): EntryDraft[] =>
   drafts.filter(

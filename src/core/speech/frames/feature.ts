@@ -74,7 +74,8 @@ function takeKind(sheet: Sheet): FeatureKind {
   const at = sheet.indexOf('feature');
   const isTap =
     sheet.terms[at]!.text === 'tap' && sheet.terms[at]!.senses['feature'] === 'main-tap';
-  const isOurs = sheet.has('hour') || /\bcoming in\b|\bcomes in\b/i.test(sheet.text);
+  const isBeside = sheet.has('hour', '3') || sheet.has('hour', '9');
+  const isOurs = isBeside || /\bcoming in\b|\bcomes in\b/i.test(sheet.text);
   const kind = sheet.take('feature') as FeatureKind;
   return isTap && isOurs && !/\b(?:main|city|saddle|street)\b/i.test(sheet.text) ? 'tee' : kind;
 }

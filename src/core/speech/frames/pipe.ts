@@ -125,6 +125,7 @@ const sayAssumed = (boreHereIn: number | null) =>
 /** "I'm at a little ranch house": spoken of, and not that the pipe comes under it. */
 const isSomeHouse = (sheet: Sheet): boolean =>
   sheet.amounts().length === 0 &&
+  !/\b(?:under|beneath|below)\b/i.test(sheet.text) &&
   /\b(?:a|an|this|my|their|his|her|your|nice|ranch|old|new)(?: \w+)? (?:house|building|home)\b/i.test(
     sheet.text,
   );

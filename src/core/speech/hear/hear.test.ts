@@ -177,6 +177,13 @@ describe('where a run begins and is over', () => {
     expect(differences).toMatchObject([{ logged: null }]);
   });
 
+  it.each(["I'm going to come back now.", "I'll pull back now.", 'Okay bring her back.'])(
+    '%s: the way back',
+    (said) => {
+      expect(draftsOf(said, 'Roots at 12.')).toMatchObject([{ pass: 'back' }]);
+    },
+  );
+
   it('a plan to come back is no way back', () => {
     expect(
       draftsOf("If I get stuck I'll come back and try the toilet.", 'Roots at 12.'),

@@ -7,7 +7,7 @@ import type { HeardEntry } from './heard';
 export const WRAPS_UP =
   /\b(?:overall|in summary|to (?:summarize|sum (?:(?:it|this|that|things|everything) )?up|recap|wrap (?:(?:it|this|things) )?up)|all in all|bottom line|in conclusion|so what we(?:'ve| have)? (?:got|have|found|saw)|final thoughts|that's about it|to go over)\b/i;
 export const TURNS_BACK =
-  /(?<!\b(?:if|when|before|after|to|can|should|would|could|will|must|\w+'ll)(?: (?:i|we|you|they))? )\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|bring(?:ing)? (?:her|it|him) back|pulling out|retrieving)\b/i;
+  /(?<!\b(?:if|when|before|after|can|should|would|could)(?: (?:i|we|you|they))? )\b(?:(?:coming|come|pulling|pull|heading|head|going|backing|on (?:my|our|the) way) (?:on )?(?:back|out of here|home)|on the way back|way back|bring(?:ing)? (?:her|it|him) back|pulling out|retrieving)\b(?! (?:and (?:try|do|look|check|get|scope|see)|to (?:this|that|it)\b|later|after|another|next (?:time|week|day)))/i;
 export const GOES_OUT = /\b(?:on the way out|going back (?:out|in)|pushing (?:back )?out)\b/i;
 /** Before what is meant in place of what was just said. */
 export const TAKES_BACK =

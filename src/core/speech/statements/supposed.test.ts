@@ -31,6 +31,8 @@ describe('what is only supposed is not logged as seen', () => {
     ["roots at 30, if they get worse they'll block it", 'roots'],
     ["if you look at the top there's a crack", 'crack'],
     ['roots? yep, about 20 percent', 'roots'],
+    ['I thought so, roots at 31', 'roots'],
+    ['roots were on the other side of the tee', 'roots'],
     ["they didn't use the right coupling there's about a half inch lip", 'lip'],
   ])('%s: only %s', (said, defect) => {
     expect(draftsOf(said).filter(isSighting)).toMatchObject([{ kind: 'defect', defect }]);
@@ -49,6 +51,13 @@ describe('what is only supposed is not logged as seen', () => {
       );
     },
   );
+});
+
+describe('a tap', () => {
+  it('at the side comes into this line; one on the main is where it ends', () => {
+    expect(draftsOf('tap on the left at 50')).toMatchObject([{ feature: 'tee', clock: 9 }]);
+    expect(draftsOf('tap at 88, 3 o’clock')).toMatchObject([{ feature: 'main-tap' }]);
+  });
 });
 
 describe('what was asked and answered in one breath', () => {
