@@ -8,6 +8,7 @@ import { firstOf } from './first-works';
 import { clearedEveryOf } from './futures/rounds';
 import { methodById } from './methods/index';
 import type { Plan } from './plans/plan';
+import { clearsForLook } from './plans/telling';
 import { planToTell, type Repair } from './repair';
 import { type Site, wayInOf } from './site';
 import type { Work } from './work';
@@ -19,7 +20,8 @@ const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById
 const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);
 
 /** Works of a plan that end or hold a finding, and what they need first. */
-function worksFor(site: Site, plan: Plan, { id, lineId, action }: Finding): Work[] {
+function worksFor(site: Site, plan: Plan, finding: Finding): Work[] {
+  const { id, lineId, action } = finding;
   const direct = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
   const looks =
     direct.length === 0 && action === 'look-again'
@@ -37,7 +39,11 @@ function worksFor(site: Site, plan: Plan, { id, lineId, action }: Finding): Work
         : firstOf(site, work).some((one) => one.method === first.method && overlaps(one, first)) ||
             (work.method === 'look-again' && overlaps(work, first));
     });
-  const firsts = plan.works.filter((work) => !doing.includes(work) && isFor(work));
+  const isLooked = doing.some(({ method }) => method === 'look-again');
+  const firsts = plan.works.filter(
+    (work) =>
+      !doing.includes(work) && (isFor(work) || (isLooked && clearsForLook(site, finding, work))),
+  );
   return [...firsts, ...doing];
 }
 

@@ -5,7 +5,7 @@ import { type FindingKind, hasTrait, pageOf } from '../catalogue/defects/kinds';
 import type { Finding } from '../judge/finding';
 import { aloneFor, usualDig } from './futures/alone';
 import { sayMoney } from './money';
-import { looks } from './plans/telling';
+import { withLooks } from './plans/telling';
 import { priceWorks } from './price-works';
 import type { Site } from './site';
 
@@ -106,7 +106,7 @@ function pathsOf(site: Site, finding: Finding): CausePath[] {
  * pipe deals with every cause.
  */
 export function valueOfLook(site: Site, finding: Finding): LookValue {
-  const drafts = looks({ ...site, owned: [finding] });
+  const drafts = withLooks({ ...site, owned: [finding] }, []);
   const price = addRanges(priceWorks(site, drafts).map(({ cost }) => cost)).likely;
   const paths = pathsOf(site, finding);
   const { backupCost } = site.assumptions;

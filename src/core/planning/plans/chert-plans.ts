@@ -7,7 +7,7 @@ import type { WorkDraft } from '../work';
 import { joinNear } from './join-near';
 import { needsOfFixing, needsOfRenewing, needsOfUpkeep } from './needs';
 import { type ChertPlanId, type Plan, planOf } from './plan';
-import { looks, opinions, tellings } from './telling';
+import { opinions, tellings, withLooks } from './telling';
 
 /** A plan of what is done in any case and of the cheapest works that meet the needs. */
 function cheapest(
@@ -24,7 +24,7 @@ function cheapest(
   const { settles } = planOf(site, id, works);
   // Where the pipe is taken out, nobody needs to look what was wrong with it.
   const isOpen = ({ id: findingId }: Finding) => !settles.includes(findingId);
-  const plan = planOf(site, id, [...works, ...looks(site, isOpen)]);
+  const plan = planOf(site, id, withLooks(site, works, isOpen));
   return choice?.isExact === false ? { ...plan, isUnproved: true } : plan;
 }
 

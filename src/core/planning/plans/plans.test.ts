@@ -6,6 +6,7 @@ import { scaleRange } from '../../base/range';
 import { CHERT_BOOK } from '../../model/prices/price-book';
 import { PRICE_KEYS, PRICE_TABLE } from '../../model/prices/price-table';
 import { assessmentOf, type Said } from '../../testing/build';
+import { demoInspection } from '../../testing/demo-inspections';
 import { anyScopedLine } from '../../testing/scoped-line';
 import { cellsWithin, lineOf } from '../bed';
 import { checkWorks } from '../check-works';
@@ -237,6 +238,39 @@ describe('the three plans, on any line', () => {
         for (const [at, plan] of once.entries())
           for (const side of ['low', 'likely', 'high'] as const)
             expect(twice[at]!.cost[side]).toBeCloseTo(2 * plan.cost[side], 6);
+      }),
+      RUNS,
+    );
+  });
+});
+
+describe('what holds a pool', () => {
+  const plans = planAll(siteOf(assess(demoInspection('sedge-lane'))));
+
+  it('is smoothed once, where it is, and right before the pool is looked at again', () => {
+    for (const { works } of plans) {
+      const ramps = works.filter(({ method }) => method === 'ramp-lip');
+      expect(ramps.map(({ fromFt }) => Math.round(fromFt * 10) / 10)).toEqual([46.9]);
+      expect(works.indexOf(ramps[0]!) + 1).toBe(
+        works.findIndex(({ method }) => method === 'look-again'),
+      );
+    }
+  });
+
+  it('at one spot, no line has the same work twice', () => {
+    fc.assert(
+      fc.property(anyScopedLine, (inspection) => {
+        for (const { works } of planAll(siteOf(assess(inspection)))) {
+          const spots = works.filter(({ method }) => ['ramp-lip', 'trim-tap'].includes(method));
+          for (const [at, one] of spots.entries())
+            for (const other of spots.slice(at + 1))
+              expect(
+                one.method === other.method &&
+                  one.lineId === other.lineId &&
+                  gapBetweenFt(one, other) <= 0.1,
+                `${one.method} at ${one.fromFt} and ${other.fromFt}`,
+              ).toBe(false);
+        }
       }),
       RUNS,
     );
