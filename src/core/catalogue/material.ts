@@ -27,6 +27,7 @@ export type Tile = {
 /** What materials have in common, as far as anything turns on it. */
 export const MATERIAL_TRAITS = {
   iron: 'roots pass its barrel only where the wall is gone',
+  plastic: 'called plastic, where nobody says which',
   jointed: 'laid in short lengths, with a joint every few feet',
   bursts: 'it breaks when it is burst; other pipe tears, bends or stays',
   lasting:

@@ -24,18 +24,16 @@ export function withAnswers(clauses: readonly Term[][]): Term[][] {
     const answer = clause[at];
     const isNo = answer !== undefined && ANSWERS_NO.test(answer.text);
     // "roots 26, none"
-    const isNone = isBareNone(clause) && asked?.some((term) => has(term, ['defect']));
-    const isAsked = (asked?.at(-1)?.text === '?' && asked.some(isHead)) || isNone;
-    if (isNone && asked) {
+    if (asked?.some((term) => has(term, ['defect'])) && isBareNone(clause)) {
       joined[joined.length - 1] = denialOf(asked, clause);
       return joined;
     }
-    if (!isAsked || !asked || !answer || clause.slice(at).some(isHead)) joined.push(clause);
+    const isAsked = asked?.at(-1)?.text === '?' && asked.some(isHead);
+    if (!isAsked || !answer || clause.slice(at).some(isHead)) joined.push(clause);
     else if (isNo || ANSWERS_YES.test(answer.text)) {
       const denial: Term = { ...answer, kind: 'phrase', senses: { not: 'not' }, amount: null };
-      const thing = asked.at(-1)!.text === '?' ? asked.slice(0, -1) : asked;
-      const said = [...(isNo ? [denial] : []), ...thing, ...clause.slice(at + 1)];
-      joined[joined.length - 1] = said;
+      const thing = asked.slice(0, -1);
+      joined[joined.length - 1] = [...(isNo ? [denial] : []), ...thing, ...clause.slice(at + 1)];
     } else joined.push(clause);
     return joined;
   }, []);

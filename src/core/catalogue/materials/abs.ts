@@ -7,6 +7,6 @@ export const abs: MaterialSpec = {
   service: { laid: { from: 1960, to: null }, life: { from: 50, to: 100 } },
   friction: 0.25,
   manningN: 0.01,
-  traits: ['lasting'],
+  traits: ['lasting', 'plastic'],
   tile: { width: 10, height: 5, tone: 'abs', strokes: [[0, 2.5, 10, 2.5]], dots: [] },
 };

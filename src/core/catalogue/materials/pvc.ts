@@ -7,6 +7,6 @@ export const pvc: MaterialSpec = {
   service: { laid: { from: 1965, to: null }, life: { from: 60, to: 100 } },
   friction: 0.25,
   manningN: 0.01,
-  traits: ['lasting'],
+  traits: ['lasting', 'plastic'],
   tile: { width: 24, height: 10, tone: 'pvc', strokes: [[4, 5, 14, 5]], dots: [] },
 };

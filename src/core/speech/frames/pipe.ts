@@ -84,14 +84,15 @@ export const readMaterial: Frame = (sheet, context) => {
   const material = takeMaterial(sheet)!;
   const isLined = material !== 'liner' && sheet.take('lined') !== null;
   // "iron ends here", "pvc to 8 ft": about what has been passed.
-  const isUpTo = sheet
-    .amounts()
-    .some(
-      ({ amount }) =>
-        amount.link === 'to' &&
-        amount.to === null &&
-        (amount.unit === null || amount.unit === 'ft'),
-    );
+  const namedAt = sheet.terms.findLastIndex(({ senses }) => senses['material'] !== undefined);
+  const isUpTo = sheet.amounts().some(
+    // "goes to 6 clay": what it goes to is no footage.
+    ({ amount, index }) =>
+      index > namedAt &&
+      amount.link === 'to' &&
+      amount.to === null &&
+      (amount.unit === null || amount.unit === 'ft'),
+  );
   const isPassed = (sheet.has('closes') || isUpTo) && !sheet.has('side');
   const ahead = takeSide(sheet, base.pass, context);
   const side = isPassed ? (ahead === 'far' ? 'near' : 'far') : ahead;
@@ -136,8 +137,7 @@ export const readZone: Frame = (sheet, context) => {
   const base = takeBase(sheet, context);
   const zone = sheet.take('zone') as Zone;
   // "the house ends here" is about what has been passed.
-  const isLeft =
-    /\b(?:out from (?:under|below)|out of|leaving|left|past|off) (?:the |a )?\w+/i.test(sheet.text);
+  const isLeft = /\b(?:out from (?:under|below)|out of|leaving) (?:the |a )?\w+/i.test(sheet.text);
   const ends = (sheet.has('closes') || isLeft) && !sheet.has('side');
   const passed: Side = base.pass === 'out' ? 'near' : 'far';
   const side = ends ? passed : takeSide(sheet, base.pass, context);

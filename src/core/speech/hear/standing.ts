@@ -1,4 +1,4 @@
-import { materialOf } from '../../catalogue/materials/kinds';
+import { isPipeOf } from '../../catalogue/materials/kinds';
 import type { Facing, Pass } from '../../catalogue/vocabulary';
 import type { EntryDraft } from '../../model/log/entry';
 import { type CalloutContext, openIdsOf } from '../draft';
@@ -73,7 +73,7 @@ export class Standing {
     return (
       draft.kind === 'material' &&
       last?.kind === 'material' &&
-      materialOf(last.material).buyerName.endsWith('plastic') &&
+      isPipeOf('plastic', last.material) &&
       /\bplastic\b/i.test(text) &&
       !/\b(?:pvc|abs|hdpe|white|black|green)\b/i.test(text)
     );

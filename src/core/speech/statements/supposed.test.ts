@@ -133,3 +133,14 @@ describe('advice', () => {
     ]);
   });
 });
+
+describe('where the pipe lies and what it goes to', () => {
+  it.each([
+    ['out from under the house at 19', { zone: 'under-house', side: 'near', readingFt: 19 }],
+    ['sidewalk, left of the drive, at 45', { side: 'far', readingFt: 45 }],
+    ['pvc to 8 feet', { material: 'pvc', side: 'near', readingFt: 8 }],
+    ['goes to clay 6 in at 23', { material: 'vitrified-clay', side: 'far', readingFt: 23 }],
+  ])('%s', (said, want) => {
+    expect(draftsOf(said)[0]).toMatchObject(want);
+  });
+});
