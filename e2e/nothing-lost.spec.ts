@@ -44,6 +44,28 @@ test('60 entries with the server killed for half of them and two reloads: all th
   expect(readings).toEqual(Array.from({ length: 60 }, (_, index) => index + 13));
 });
 
+test('what is logged in the very moment that the page goes is there afterwards', async ({
+  page,
+}) => {
+  await server.start();
+  const id = await bookJob(page, '21 Flint Row');
+  await startRun(page);
+  const line = page.getByLabel('Call out what you see');
+  for (let foot = 1; foot <= 12; foot += 1) {
+    await expect(line).toBeFocused();
+    await line.fill(`tee ${foot + 12} ft`);
+    // Enter and the reload in one task: nothing that takes its time can end between them.
+    await line.evaluate((input: HTMLInputElement) => {
+      input.form!.requestSubmit();
+      location.reload();
+    });
+    await expect(line).toHaveValue('');
+  }
+  await expectSaved(page);
+  const readings = (await loggedOnServer(page, id)).map(({ readingFt }) => readingFt);
+  expect(readings).toEqual(Array.from({ length: 12 }, (_, index) => index + 13));
+});
+
 test('a run started, an access refused and a still taken without the server arrive later', async ({
   page,
 }) => {

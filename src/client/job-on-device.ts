@@ -19,6 +19,10 @@ export type JobOnDevice = {
   /** What the server has, with everything done on this device laid over it. */
   readonly inspection: Inspection;
   readonly save: SaveState;
+  /** Whether something that was asked for is still being made, a still say: nothing holds it yet. */
+  readonly isAtWork: boolean;
+  /** Says so while something is made that belongs to the job. */
+  readonly during: <Made>(work: Promise<Made>) => Promise<Made>;
   /** The same this very moment, for what ends long after the press that began it. */
   readonly latest: () => Inspection;
   /** What the server does not have yet, or refused. */

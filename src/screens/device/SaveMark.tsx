@@ -9,12 +9,17 @@ import { useClockTrouble } from './useClockTrouble';
 const MOST_TOLD = 3;
 
 /** What is saved where, in a few words. */
-function sayState({ save, waiting }: JobOnDevice): readonly [state: string, text: string] {
+function sayState({
+  save,
+  waiting,
+  isAtWork,
+}: JobOnDevice): readonly [state: string, text: string] {
   const toSend = waiting.filter(({ state }) => state === 'kept');
   const isHeld = toSend.some(isUnkept);
   const refused = waiting.length - toSend.length;
   if (toSend.length === 0 && refused > 0)
     return ['refused', `${refused} not stored · the rest is saved`];
+  if (toSend.length === 0 && isAtWork) return ['sending', 'Not kept yet · a moment'];
   if (toSend.length === 0) return ['saved', 'Saved on the server'];
   const where = isHeld ? 'Not kept on this device' : 'Kept on this device';
   const isWaiting = save.kind === 'unreachable' || save.kind === 'elsewhere';

@@ -11,6 +11,7 @@ import {
   freshen,
   type JobOnDevice,
 } from '#client/job-on-device';
+import { jot, keepJotted, strike } from '#client/journal';
 import { keepOffline } from '#client/offline';
 import type { SaveState } from '#client/sender';
 import { isUnkept, keepChanges, keepMedia } from '#client/store';
@@ -56,6 +57,7 @@ export function useJob(stored: StoredJob): JobOnDevice {
       onTrouble: (error) => setTrouble(sayTrouble(error)),
     });
     keeper.current = opened;
+    keepJotted(jobId).catch((error: unknown) => setTrouble(sayTrouble(error)));
     keepOffline(jobId);
     const ask = () => void opened.ask();
     const timer = setInterval(() => {
@@ -100,9 +102,14 @@ export function useJob(stored: StoredJob): JobOnDevice {
     (changes: readonly Kept['change'][]) => {
       if (changes.length === 0) return;
       shown.current = applyChanges(shown.current, changes);
-      const rows = freshen(changes, baseNow.current, Date.now());
+      const nowMs = Date.now();
+      const rows = freshen(changes, baseNow.current, nowMs);
       setFresh((now) => [...now, ...rows]);
-      keepChanges(jobId, rows).catch((error: unknown) => setTrouble(sayTrouble(error)));
+      const key = jot(jobId, rows, nowMs);
+      keepChanges(jobId, rows).then(
+        () => strike(key),
+        (error: unknown) => setTrouble(sayTrouble(error)),
+      );
     },
     [jobId],
   );
@@ -118,31 +125,36 @@ export function useJob(stored: StoredJob): JobOnDevice {
     },
     [keep],
   );
-  const addMedia = useCallback(
-    async (blob: Blob) => {
-      const id = ulid();
-      await keepMedia(jobId, id, blob).catch((error: unknown) => setTrouble(sayTrouble(error)));
-      keep([{ what: 'media', mediaId: id }]);
-      return id;
+  const [atWork, setAtWork] = useState(0);
+  const during = useCallback(async <Made>(work: Promise<Made>) => {
+    setAtWork((now) => now + 1);
+    return work.finally(() => setAtWork((now) => now - 1));
+  }, []);
+  const addBytes = useCallback(
+    async (mediaId: string, blob: Blob) => {
+      const isKept = keepMedia(jobId, mediaId, blob);
+      await during(isKept.catch((error: unknown) => setTrouble(sayTrouble(error))));
+      keep([{ what: 'media', mediaId }]);
+      return mediaId;
     },
-    [jobId, keep],
+    [jobId, keep, during],
   );
+  const addMedia = useCallback((blob: Blob) => addBytes(ulid(), blob), [addBytes]);
   const addPiece = useCallback(
     async (recordingId: string, number: number, blob: Blob) => {
-      const mediaId = pieceId(recordingId, number);
-      await keepMedia(jobId, mediaId, blob).catch((error: unknown) =>
-        setTrouble(sayTrouble(error)),
-      );
-      keep([{ what: 'media', mediaId }]);
+      await addBytes(pieceId(recordingId, number), blob);
     },
-    [jobId, keep],
+    [addBytes],
   );
   const foreign = foreignOf(base, kept);
 
-  const isAtRisk = fresh.length > 0 || kept.some((one) => isUnkept(one) && one.state === 'kept');
+  const isAtRisk =
+    atWork > 0 || fresh.length > 0 || kept.some((one) => isUnkept(one) && one.state === 'kept');
   useLeaveWarning(isAtRisk);
   return {
     inspection,
+    isAtWork: atWork > 0,
+    during,
     latest: useCallback(() => shown.current, []),
     save,
     waiting: all.filter(

@@ -99,7 +99,7 @@ export function useLookActs(wishes: Wishes) {
   };
 
   const addStill = async (entry: Entry | null) => {
-    const still = await video.still();
+    const still = await job.during(video.still());
     if (!still || !run) return;
     const mediaId = await job.addMedia(still);
     if (entry) {
@@ -147,7 +147,7 @@ export function useLookActs(wishes: Wishes) {
     addVideo,
     addStill,
     writeMeasure,
-    logNarration,
+    logNarration: (lines: readonly Line[]) => job.during(logNarration(lines)),
     mark: (readingFt: number, pass: 'out' | 'back') =>
       recording && change((now) => setMark(now, recording, { atMs: video.atMs, readingFt, pass })),
     readCounter: (text: string) => {
