@@ -7,7 +7,8 @@ import { useLetters } from './families';
 import { FindingPdf } from './FindingPdf';
 import { mark } from './mark';
 import { SectionPdf } from './SectionPdf';
-import { GONE, type Stills } from './stills';
+import { StillPdf } from './StillPdf';
+import { type Stills } from './stills';
 import { styles } from './styles';
 
 type Props = {
@@ -86,7 +87,7 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
           </View>
           {block.picture && stills.has(block.picture.photoId) && (
             <View style={styles.glancePicture}>
-              <Image src={stills.get(block.picture.photoId)} style={styles.glanceStill} />
+              <StillPdf picture={block.picture} stills={stills} size={styles.glanceStill} />
               <Text style={styles.caption}>{block.picture.caption}</Text>
             </View>
           )}
@@ -160,14 +161,10 @@ export function BlockPdf({ block, section, widthPt, stills }: Props) {
             {block.title}
           </Text>
           <View style={styles.pictures}>
-            {block.pictures.map(({ photoId, caption }) => (
-              <View key={photoId} style={styles.picture} wrap={false}>
-                {stills.has(photoId) ? (
-                  <Image src={stills.get(photoId)} style={styles.pictureImage} />
-                ) : (
-                  <Text style={styles.remark}>{GONE}</Text>
-                )}
-                <Text style={styles.caption}>{caption}</Text>
+            {block.pictures.map((picture) => (
+              <View key={picture.photoId} style={styles.picture} wrap={false}>
+                <StillPdf picture={picture} stills={stills} size={styles.pictureImage} />
+                <Text style={styles.caption}>{picture.caption}</Text>
               </View>
             ))}
           </View>

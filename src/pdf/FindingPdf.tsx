@@ -1,10 +1,11 @@
-import { Image, Polygon, Svg, Text, View } from '@react-pdf/renderer';
+import { Polygon, Svg, Text, View } from '@react-pdf/renderer';
 import type { FindingBlock, FindingPlace } from '#core/report/block';
 import { flakeOutline } from '#core/section/flakes';
 import { useLetters } from './families';
 import { mark } from './mark';
 import { paintOf } from './paint';
-import { GONE, type Stills } from './stills';
+import { StillPdf } from './StillPdf';
+import { type Stills } from './stills';
 import { styles } from './styles';
 
 type Props = { readonly block: FindingBlock; readonly stills: Stills };
@@ -30,7 +31,7 @@ export function FindingPdf({ block, stills }: Props) {
             {remarks.length > 0 && <Text style={styles.remark}>{remarks.join(' ')}</Text>}
             {price && <Text style={[styles.price, letters.readings]}>{price}</Text>}
           </View>
-          {isAlone && <StillPdf place={first} stills={stills} />}
+          {isAlone && <PlaceStill place={first} stills={stills} />}
         </View>
         {!isAlone && <PlacePdf place={first} stills={stills} />}
       </View>
@@ -52,12 +53,12 @@ function PlacePdf({ place, stills }: { readonly place: FindingPlace; readonly st
         <Text style={styles.head}>{where}. </Text>
         {texts.join(' ')}
       </Text>
-      <StillPdf place={place} stills={stills} />
+      <PlaceStill place={place} stills={stills} />
     </View>
   );
 }
 
-function StillPdf({
+function PlaceStill({
   place: { picture },
   stills,
 }: {
@@ -65,11 +66,7 @@ function StillPdf({
   readonly stills: Stills;
 }) {
   if (!picture) return null;
-  return stills.has(picture.photoId) ? (
-    <Image src={stills.get(picture.photoId)} style={styles.still} />
-  ) : (
-    <Text style={styles.remark}>{GONE}</Text>
-  );
+  return <StillPdf picture={picture} stills={stills} size={styles.still} />;
 }
 
 function FlakePdf({ severity, number }: Pick<FindingPlace, 'severity' | 'number'>) {

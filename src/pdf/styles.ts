@@ -88,6 +88,7 @@ export const styles = StyleSheet.create({
   number: { width: 78, textAlign: 'right', fontWeight: 400 },
   term: { flexDirection: 'row', gap: 10, marginBottom: 2 },
   word: { width: 120, fontWeight: 700 },
+  stillMarks: { position: 'absolute', top: 0, left: 0, width: '100%', height: '100%' },
   pictures: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
   picture: { width: 162 },
   pictureImage: { width: 162, height: 102, objectFit: 'cover', borderRadius: 2 },

@@ -1,10 +1,14 @@
 import { closeSync, openSync, readSync } from 'node:fs';
+import { setImmediate } from 'node:timers/promises';
 import type { Database } from 'better-sqlite3';
 import { type ByteSpan, pieceBounds, pieceId } from '#core/interchange/recording-piece';
+import { type ReadBytes, walkWebm, type Webm } from '#core/recording/webm';
+import { clipOf, type Fronted, withContents } from '#core/recording/webm-contents';
+import { Refusal } from './http/answer';
 import { MediaGone, pathOfMedia } from './media';
 import { prepared } from './prepared';
 
-type Piece = { readonly id: string; readonly bytes: number };
+type Piece = { readonly id: string; readonly bytes: number; readonly received_at: string };
 
 /** What the server has of a recording: pieces in a row from its beginning. */
 export type StoredRecording = {
@@ -22,7 +26,7 @@ export function findRecording(
   const [first, last] = pieceBounds(recordingId);
   const rows = prepared<[string, string, string], Piece & { readonly type: string }>(
     db,
-    'SELECT id, type, bytes FROM media WHERE job_id = ? AND id BETWEEN ? AND ? ORDER BY id',
+    'SELECT id, type, bytes, received_at FROM media WHERE job_id = ? AND id BETWEEN ? AND ? ORDER BY id',
   ).all(jobId, first, last);
   const gap = rows.findIndex(({ id }, number) => id !== pieceId(recordingId, number));
   const pieces = gap < 0 ? rows : rows.slice(0, gap);
@@ -73,4 +77,98 @@ export function readRecording(
     beginsAt += piece.bytes;
   }
   return bytes;
+}
+
+const readerOf =
+  (folder: string, jobId: string, stored: StoredRecording): ReadBytes =>
+  (from, length) => {
+    const to = Math.min(from + length, stored.bytes) - 1;
+    return to < from ? new Uint8Array() : readRecording(folder, jobId, stored, { from, to });
+  };
+
+/** What was found in recordings, by what they are; the ones looked at last. */
+const walked = new Map<string, Webm | null>();
+const MOST_WALKED = 20;
+
+/** Finds out what lies where, without holding up anybody else for long; once for as much as there is of it. */
+async function walk(folder: string, jobId: string, stored: StoredRecording): Promise<Webm | null> {
+  const key = `${folder} ${jobId} ${stored.pieces[0]!.id} ${stored.bytes}`;
+  const known = walked.get(key);
+  if (known !== undefined) return known;
+  const walking = walkWebm(readerOf(folder, jobId, stored), stored.bytes);
+  let step = walking.next();
+  while (!step.done) {
+    await setImmediate();
+    step = walking.next();
+  }
+  walked.set(key, step.value);
+  const [oldest] = walked.keys();
+  if (walked.size > MOST_WALKED && oldest !== undefined) walked.delete(oldest);
+  return step.value;
+}
+
+/** A recording that got nothing new for so long is not being made any more, ms. */
+const AT_REST_MS = 8_000;
+
+/**
+ * What stands in front of a recording that its browser left without a length and a table of contents; `null`
+ * where it needs none, and while it is still being made: a player would find another file at each piece.
+ */
+export async function frontOf(
+  folder: string,
+  jobId: string,
+  stored: StoredRecording,
+  nowMs: number,
+): Promise<Fronted | null> {
+  const last = stored.pieces.at(-1)!;
+  if (nowMs - Date.parse(last.received_at) < AT_REST_MS) return null;
+  const webm = await walk(folder, jobId, stored);
+  return webm && withContents(readerOf(folder, jobId, stored), webm);
+}
+
+/** Reads a part of a recording as it is served: its own front, then the pictures. */
+export function readFronted(
+  folder: string,
+  jobId: string,
+  stored: StoredRecording,
+  { front, rest }: Fronted,
+  { from, to }: ByteSpan,
+): Uint8Array<ArrayBuffer> {
+  const bytes = new Uint8Array(to - from + 1);
+  bytes.set(front.subarray(from, to + 1));
+  const shift = rest.from - front.length;
+  const begin = Math.max(from, front.length);
+  if (begin <= to)
+    bytes.set(
+      readRecording(folder, jobId, stored, { from: begin + shift, to: to + shift }),
+      begin - from,
+    );
+  return bytes;
+}
+
+/**
+ * A part of a recording as a file of its own.
+ *
+ * @returns `null` where only the whole of it can be had: it is no WebM, or has contents of its own.
+ * @throws {MediaGone} as `readRecording`.
+ */
+export async function readClip(
+  folder: string,
+  jobId: string,
+  stored: StoredRecording,
+  fromMs: number,
+  toMs: number,
+): Promise<Uint8Array<ArrayBuffer> | null> {
+  const webm = await walk(folder, jobId, stored);
+  return webm && clipOf(readerOf(folder, jobId, stored), webm, fromMs, toMs);
+}
+
+/** Answers where a piece of a recording is gone from the disk. */
+export async function whereGone<Made>(read: () => Promise<Made>): Promise<Made> {
+  try {
+    return await read();
+  } catch (error) {
+    if (!(error instanceof MediaGone)) throw error;
+    throw new Refusal(410, 'gone', 'A part of this recording is missing on the server’s disk.');
+  }
 }

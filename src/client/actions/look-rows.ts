@@ -85,3 +85,22 @@ export function nextOpen(rows: readonly Row[], atMs: number, afterId: string | n
   if (after >= 0) return open[(after + 1) % open.length] ?? null;
   return open.find(({ chapter }) => chapter !== null && chapter.atMs > atMs) ?? open[0] ?? null;
 }
+
+/** A clip begins so long before what it shows was logged, and ends so long after, ms: it was seen before it was said. */
+const CLIP_BEFORE_MS = 6_000;
+const CLIP_AFTER_MS = 6_000;
+
+/** Where the part of a recording that shows an entry can be had as a file; `null` where none can be cut. */
+export function clipUrlOf(
+  jobId: string,
+  recording: Recording | null,
+  rows: readonly Row[],
+  entry: Entry,
+): string | null {
+  const chapter = rows.find((row) => row.entry.id === entry.id)?.chapter;
+  if (!chapter || recording?.place !== 'server' || recording.source === 'file') return null;
+  const from = Math.max(0, Math.round(chapter.atMs - CLIP_BEFORE_MS));
+  const to = Math.round(chapter.atMs + CLIP_AFTER_MS);
+  const path = [jobId, recording.id].map(encodeURIComponent);
+  return `/api/jobs/${path[0]}/recordings/${path[1]}/clip?from=${from}&to=${to}`;
+}

@@ -6,7 +6,7 @@ import { layTimeline } from '#core/recording/timeline';
 import { hear } from '#core/speech/hear/hear';
 import { entries, inspectionOf, runOf } from '#core/testing/build';
 import { entriesAgain, measuredDraft, sizesOf } from './look';
-import { nextOpen, rowAt, rowsOf } from './look-rows';
+import { clipUrlOf, nextOpen, rowAt, rowsOf } from './look-rows';
 import { measuresFor, NO_TOUCHES, touched, untouched } from './measuring';
 import { acceptedOf, freed, linesOf, spokenMarksOf } from './narration';
 import { addRecording, changeRecording, setMark, takeMark } from './recordings';
@@ -201,5 +201,28 @@ describe('a narration', () => {
       readingFt: 9,
       closes: 'NEW',
     });
+  });
+});
+
+describe('a clip of what was logged', () => {
+  const [entry] = entries({ kind: 'flag', readingFt: 12 }) as [Entry];
+  const stored: Recording = { ...recording, id: 'V/1', source: 'camera', place: 'server' };
+  const rowsAt = (atMs: number) => [
+    {
+      entry,
+      chapter: { entryId: entry.id, atMs, plusMinusMs: 0, title: 'Flag' },
+      open: null,
+    },
+  ];
+  it('begins before it was said, and never before the recording', () => {
+    const from = (atMs: number) => clipUrlOf('J', stored, rowsAt(atMs), entry);
+    expect(from(20_000)).toBe('/api/jobs/J/recordings/V%2F1/clip?from=14000&to=26000');
+    expect(from(2_000)).toBe('/api/jobs/J/recordings/V%2F1/clip?from=0&to=8000');
+  });
+  it('is offered only of what Chert recorded and holds, at a moment that is known', () => {
+    expect(clipUrlOf('J', recording, rowsAt(0), entry)).toBeNull();
+    expect(clipUrlOf('J', { ...stored, source: 'file' }, rowsAt(0), entry)).toBeNull();
+    expect(clipUrlOf('J', stored, [{ entry, chapter: null, open: null }], entry)).toBeNull();
+    expect(clipUrlOf('J', null, [], entry)).toBeNull();
   });
 });

@@ -1,4 +1,5 @@
 import type { Action, Severity } from '../catalogue/severity/grade';
+import type { StillMeasure } from '../model/log/still-measure';
 
 /** A report is a list of blocks, built once and printed by page and PDF alike. */
 export type Block =
@@ -126,8 +127,12 @@ export type ListBlock = {
   readonly isRecord?: boolean;
 };
 
-/** A still with what the log says of it. */
-export type Picture = { readonly photoId: string; readonly caption: string };
+/** A still with what the log says of it, and what was measured on it. */
+export type Picture = {
+  readonly photoId: string;
+  readonly caption: string;
+  readonly measures?: readonly StillMeasure[];
+};
 
 /** A next step, with the working day it should be done by; `null` when no end was given. */
 export type Step = { readonly text: string; readonly byOn: string | null };

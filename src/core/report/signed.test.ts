@@ -11,6 +11,7 @@ import { composeReport } from './compose';
 import { composeDocuments } from './documents';
 import { freezeReport } from './frozen';
 import { liftFrozen } from './lift-frozen';
+import { listStills } from './stills';
 
 const FIRM: Firm = {
   name: 'Marlpit Sewer Scopes',
@@ -262,4 +263,31 @@ it('the agent’s page and the contractor’s sheet show the worst as it looked'
   const { agent, contractor } = composeDocuments(assess(demoInspection('alder-bend')));
   expect(of(agent, 'glance')[0]!.picture!.caption).toMatch(/^Finding 3: roots at 57 ft/);
   expect(of(contractor, 'pictures')[0]!.pictures.length).toBeGreaterThan(1);
+});
+
+it('a still that was measured on carries what was touched, and its caption says what the lines are', () => {
+  const measure = {
+    photoId: 'P1',
+    what: 'share',
+    aspect: 1.6,
+    pipe: [
+      [0.3, 0.5],
+      [0.5, 0.2],
+      [0.7, 0.5],
+    ],
+    on: [
+      [0.4, 0.4],
+      [0.5, 0.4],
+      [0.5, 0.5],
+    ],
+  } as const;
+  const job = jobOf([
+    { ...roots(20), photoIds: ['P1', 'P2'], sizeBasis: 'measured', measures: [measure] },
+  ]);
+  const [one, two] = listStills(job);
+  expect(one).toMatchObject({ photoId: 'P1', measures: [measure] });
+  expect(one!.caption).toMatch(/The lines drawn on it show what was measured\.$/);
+  expect(two).not.toHaveProperty('measures');
+  const [finding] = of(composeDocuments(job).buyer, 'finding');
+  expect(finding!.places[0]!.picture).toEqual(one);
 });

@@ -1,10 +1,23 @@
+import { groupBy } from '../base/group';
 import { buyerWordsOf } from '../catalogue/defects/kinds';
 import type { Assessment } from '../judge/assessment';
 import { labelIn } from '../model/job/labels';
 import { chosenStills } from '../model/job/report-words';
 import { sayEntry } from '../model/log/say-entry';
+import type { StillMeasure } from '../model/log/still-measure';
 import type { Picture } from './block';
 import { sayPlace } from './place';
+
+/** What was measured on each still. */
+function measuresByStill({ logs }: Assessment): ReadonlyMap<string, readonly StillMeasure[]> {
+  const measures = [...logs.values()].flatMap(({ standing }) =>
+    standing.flatMap((entry) => (entry.kind === 'defect' ? (entry.measures ?? []) : [])),
+  );
+  return groupBy(measures, ({ photoId }) => photoId);
+}
+
+/** A reader is told what the lines on a still are. */
+const LINES = ' The lines drawn on it show what was measured.';
 
 /** Every still of the log with what the log says of it: those of findings first, in their order. */
 export function listStills(assessment: Assessment): Picture[] {
@@ -25,7 +38,11 @@ export function listStills(assessment: Assessment): Picture[] {
             `${sayEntry(entry).title}${at}, run ${labelIn(assessment.inspection.runs, runId)}.`,
           );
         }
-  return [...captions].map(([photoId, caption]) => ({ photoId, caption }));
+  const measured = measuresByStill(assessment);
+  return [...captions].map(([photoId, caption]): Picture => {
+    const measures = measured.get(photoId);
+    return measures ? { photoId, caption: caption + LINES, measures } : { photoId, caption };
+  });
 }
 
 /** The stills that the report shows: those chosen, in their order; all of them while none were chosen. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { StillMeasure, StillMeasureKind, Touch } from '../model/log/still-measure';
 import { bend, type Glass, straighten } from './lens';
+import { markPoints, marksOf } from './marks';
 import { measureStill } from './measure';
 import { fitPipe, inPipe, onPicture } from './pipe-fit';
 import { fillTo, hoursAt, shareWithin } from './shares';
@@ -179,5 +180,35 @@ describe('a still', () => {
     expect(within(0.67)).toBeGreaterThan(0.4);
     expect(within(0.67)).toBeLessThan(0.62);
     expect(within(3)).toBeGreaterThan(0.99);
+  });
+});
+
+describe('what is drawn over a still', () => {
+  const still = (what: StillMeasureKind, on: readonly Touch[]): StillMeasure => ({
+    photoId: 'P',
+    what,
+    aspect: 1.6,
+    pipe: PIPE,
+    on,
+  });
+  it('is the edge of the pipe through its touches, and the thing as it was touched', () => {
+    const [edge, thing] = marksOf(still('fill', [touchAt(4), touchAt(8)]));
+    expect(edge).toMatchObject({ of: 'pipe', isClosed: true });
+    // Each touch lies on the line: no farther from its nearest point than half a step along it.
+    for (const [x, y] of PIPE) {
+      const near = edge!.points.map((point) => Math.hypot((point[0] - x) * 1.6, point[1] - y));
+      expect(Math.min(...near)).toBeLessThan((0.3 * Math.PI) / 72 + 1e-6);
+    }
+    expect(thing).toEqual({ of: 'thing', points: [touchAt(4), touchAt(8)], isClosed: false });
+  });
+  it('closes what has an area, and draws both edges of a gap', () => {
+    const around = [touchAt(1, 0.9), touchAt(3, 0.9), touchAt(5, 0.9)];
+    expect(marksOf(still('share', around))[1]!.isClosed).toBe(true);
+    expect(marksOf(still('gap', around)).map(({ of }) => of)).toEqual(['pipe', 'pipe']);
+    expect(marksOf({ ...still('share', []), pipe: [] })).toEqual([]);
+  });
+  it('keeps the picture’s shape', () => {
+    const mark = { of: 'thing', isClosed: false, points: [[0.5, 0.25] as const] } as const;
+    expect(markPoints(mark, 1.6, 100)).toBe('80.00,25.00');
   });
 });

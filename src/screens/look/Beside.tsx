@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { takingBack } from '#client/actions/entries';
-import type { Row } from '#client/actions/look-rows';
+import { clipUrlOf, type Row } from '#client/actions/look-rows';
 import { changeRecording, takeMark } from '#client/actions/recordings';
 import type { JobOnDevice } from '#client/job-on-device';
 import type { Recording } from '#core/model/job/recording';
@@ -94,6 +94,7 @@ export function Beside(props: Props) {
               {chosen && (
                 <RowActs
                   entry={chosen}
+                  clipUrl={clipUrlOf(job.inspection.job.id, recording, rows, chosen)}
                   onCorrect={() => props.onBegin(`correct #${chosen.id} `)}
                   onConfirm={() => acts.correct(chosen, { certainty: undefined })}
                   onMeasure={props.onMeasure}

@@ -7,10 +7,12 @@ type Props = {
   readonly onConfirm: () => void;
   readonly onMeasure: () => void;
   readonly onTakeBack: () => void;
+  /** Where the part of the recording that shows it can be had; `null` where there is none. */
+  readonly clipUrl: string | null;
 };
 
 /** What a second look does to the chosen row. */
-export function RowActs({ entry, onCorrect, onConfirm, onMeasure, onTakeBack }: Props) {
+export function RowActs({ entry, clipUrl, onCorrect, onConfirm, onMeasure, onTakeBack }: Props) {
   const isDoubted = entry.certainty !== undefined && entry.certainty !== 'confirmed';
   return (
     <div className={styles['acts']}>
@@ -26,6 +28,11 @@ export function RowActs({ entry, onCorrect, onConfirm, onMeasure, onTakeBack }: 
         <button type="button" onClick={onMeasure}>
           Measure
         </button>
+      )}
+      {clipUrl !== null && (
+        <a href={clipUrl} download>
+          Clip
+        </a>
       )}
       <button type="button" onClick={onTakeBack}>
         Take back

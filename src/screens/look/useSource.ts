@@ -33,7 +33,9 @@ async function withKeptPieces(jobId: string, id: string): Promise<Blob | null> {
   const parts: Blob[] = [];
   let have = 0;
   for (;;) {
-    const answer = await fetch(pathOf(jobId, id), { headers: { range: `bytes=${have}-` } });
+    const answer = await fetch(`${pathOf(jobId, id)}?raw`, {
+      headers: { range: `bytes=${have}-` },
+    });
     if (!answer.ok) break;
     const part = await answer.blob();
     parts.push(part);

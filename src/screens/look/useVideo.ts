@@ -58,6 +58,8 @@ export function useVideo(
   const [rate, setRate] = useState(1);
   const [trouble, setTrouble] = useState<string | null>(null);
   const isMeasuring = useRef(false);
+  /** Where to go once its end is found, seconds: somebody may ask before. */
+  const wanted = useRef(0);
   useEffect(() => {
     setAtMs(0);
     setDurationMs(null);
@@ -65,6 +67,7 @@ export function useVideo(
     setPlaying(false);
     setTrouble(null);
     isMeasuring.current = false;
+    wanted.current = 0;
   }, [url]);
 
   // While it plays the screen follows, as often as somebody can tell.
@@ -87,8 +90,10 @@ export function useVideo(
     const video = ref.current;
     if (!video) return;
     const most = Number.isFinite(video.duration) ? video.duration : Infinity;
-    video.currentTime = Math.min(most, Math.max(0, ms / 1000));
-    setAtMs(video.currentTime * 1000);
+    const atS = Math.min(most, Math.max(0, ms / 1000));
+    if (isMeasuring.current) wanted.current = atS;
+    else video.currentTime = atS;
+    setAtMs(atS * 1000);
   }, []);
   const pause = useCallback(() => ref.current?.pause(), []);
   const play = () => {
@@ -150,7 +155,7 @@ export function useVideo(
           isMeasuring.current = false;
           const endS = Number.isFinite(video.duration) ? video.duration : video.currentTime;
           setDurationMs(endS * 1000);
-          video.currentTime = 0;
+          video.currentTime = Math.min(wanted.current, endS);
           return;
         }
         setAtMs(video.currentTime * 1000);

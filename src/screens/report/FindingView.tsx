@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { FindingBlock, FindingPlace } from '#core/report/block';
 import type { FirstUse } from '#core/report/terms';
 import { Flake } from '#ui/Flake';
+import { MarkedStill } from '#ui/MarkedStill';
 import styles from './FindingView.module.css';
 import { Sentences } from './Marked';
 
@@ -76,11 +77,8 @@ function Still({
 }) {
   if (!picture || !stillUrl) return null;
   return (
-    <img
-      className={styles['still']}
-      src={stillUrl(picture.photoId)}
-      alt={picture.caption}
-      loading="lazy"
-    />
+    <MarkedStill className={styles['still']} measures={picture.measures}>
+      <img src={stillUrl(picture.photoId)} alt={picture.caption} loading="lazy" />
+    </MarkedStill>
   );
 }

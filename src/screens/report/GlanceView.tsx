@@ -1,5 +1,6 @@
 import type { GlanceBlock } from '#core/report/block';
 import type { FirstUse } from '#core/report/terms';
+import { MarkedStill } from '#ui/MarkedStill';
 import styles from './Glance.module.css';
 import { Marked } from './Marked';
 
@@ -25,7 +26,9 @@ export function GlanceView({ block: { rows, picture }, uses, stillUrl }: Props) 
       </dl>
       {picture && stillUrl && (
         <figure>
-          <img src={stillUrl(picture.photoId)} alt={picture.caption} />
+          <MarkedStill measures={picture.measures}>
+            <img src={stillUrl(picture.photoId)} alt={picture.caption} />
+          </MarkedStill>
           <figcaption>{picture.caption}</figcaption>
         </figure>
       )}

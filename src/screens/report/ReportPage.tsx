@@ -4,6 +4,7 @@ import { sayDay } from '#core/report/calendar';
 import type { Drawings } from '#core/report/frozen';
 import { findFirstUses, type FirstUse } from '#core/report/terms';
 import type { SectionRow } from '#core/section/table';
+import { MarkedStill } from '#ui/MarkedStill';
 import { SectionFigure } from '../../ui/section/SectionFigure';
 import { FindingView } from './FindingView';
 import { GlanceView } from './GlanceView';
@@ -158,9 +159,13 @@ function BlockView({ block, uses, drawn, rows, stillUrl, edit = asIs }: ViewProp
         <section className={styles['part']}>
           <h2>{block.title}</h2>
           <div className={styles['pictures']}>
-            {block.pictures.map(({ photoId, caption }) => (
+            {block.pictures.map(({ photoId, caption, measures }) => (
               <figure key={photoId}>
-                {stillUrl && <img src={stillUrl(photoId)} alt={caption} loading="lazy" />}
+                {stillUrl && (
+                  <MarkedStill measures={measures}>
+                    <img src={stillUrl(photoId)} alt={caption} loading="lazy" />
+                  </MarkedStill>
+                )}
                 <figcaption>{caption}</figcaption>
               </figure>
             ))}

@@ -1,43 +1,45 @@
 import { readRange } from '#core/interchange/recording-piece';
 import { database, dataFolder } from '#server/database';
-import { answer, Refusal, refuseUnknown } from '#server/http/answer';
+import { answer, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { MEGABYTE } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { MediaGone } from '#server/media';
-import { findRecording, readRecording } from '#server/recordings';
+import { findRecording, frontOf, readFronted, readRecording, whereGone } from '#server/recordings';
 
 /** The most of a recording that is in one answer, bytes: a player asks for the next part by itself. */
 const MOST_AT_ONCE = 2 * MEGABYTE;
 
-/** Answers with a part of a recording; with `?about` in the address, with what of it is here. */
+/** Answers with a part of a recording; with `?about` in the address, with what of it is here; with `?raw`, as it was sent. */
 export const GET = endpoint((context) => {
   const jobId = knownJobId(context);
   const stored = findRecording(database(), jobId, context.params['recordingId'] ?? '');
   if (context.url.searchParams.has('about'))
     return answer({ bytes: stored?.bytes ?? 0, pieces: stored?.pieces.length ?? 0 });
   if (!stored) throw refuseUnknown('recording');
-  const { bytes: size, type } = stored;
-  const asked = context.request.headers.get('range');
-  const span = readRange(asked, size, MOST_AT_ONCE);
-  if (!span)
-    return new Response(null, { status: 416, headers: { 'content-range': `bytes */${size}` } });
-  try {
-    return new Response(readRecording(dataFolder(), jobId, stored, span), {
+  return whereGone(async () => {
+    // What a device holds more of it goes behind the pieces as they are.
+    const isRaw = context.url.searchParams.has('raw');
+    const front = isRaw ? null : await frontOf(dataFolder(), jobId, stored, Date.now());
+    const size = front ? front.front.length + front.rest.to - front.rest.from : stored.bytes;
+    const asked = context.request.headers.get('range');
+    const span = readRange(asked, size, MOST_AT_ONCE);
+    if (!span)
+      return new Response(null, { status: 416, headers: { 'content-range': `bytes */${size}` } });
+    const bytes = front
+      ? readFronted(dataFolder(), jobId, stored, front, span)
+      : readRecording(dataFolder(), jobId, stored, span);
+    return new Response(bytes, {
       // A player says which part it wants; whoever does not gets all of a short one.
       status: span.from === 0 && span.to === size - 1 && !asked ? 200 : 206,
       headers: {
-        'content-type': type,
+        'content-type': stored.type,
         'content-range': `bytes ${span.from}-${span.to}/${size}`,
         'accept-ranges': 'bytes',
         'cache-control': 'private, no-cache',
         'x-robots-tag': 'noindex',
       },
     });
-  } catch (error) {
-    if (!(error instanceof MediaGone)) throw error;
-    throw new Refusal(410, 'gone', 'A part of this recording is missing on the server’s disk.');
-  }
+  });
 });
 
 export const ALL = endpoint(() => {
