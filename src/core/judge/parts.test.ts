@@ -35,7 +35,8 @@ describe('a stretch that changes hands', () => {
     const parts = lineOf([line(40)], TO_LINE);
     expect(parts(10, 40)).toEqual([[10, 40, 'owner', false]]);
     expect(parts(40, 55)).toEqual([[40, 55, 'public', false]]);
-    expect(parts(40, 40)).toHaveLength(1);
+    // On the line itself it is still the owner's.
+    expect(parts(40, 40)).toEqual([[40, 40, 'owner', false]]);
   });
   it('is whole where the owner answers for all of it', () => {
     expect(lineOf([line(40)])(30, 50)).toEqual([[30, 50, 'owner', false]]);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { assessmentOf, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import { assess } from '../assess';
+import { assessmentOf, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
 import type { Advice, Finding } from './finding';
 import { applyStops, listStops, type Stop, stopsOver } from './stops';
 
@@ -100,7 +100,7 @@ describe('advice where something must not be done', () => {
   const roots = findings[0]!;
   const advised = (...advice: readonly Pick<Advice, 'rule' | 'text'>[]): Finding => ({
     ...roots,
-    advice: advice as readonly Advice[],
+    advice: advice,
   });
   const stop = (id: Stop['id'], text: string, span: Stop['span'] = null): Stop => ({
     role: 'stop',
@@ -152,6 +152,6 @@ describe('advice where something must not be done', () => {
     expect(textsOf(have, [here])[0]).toBe('Never cut.');
     expect(textsOf({ ...have, action: 'none' }, [here])).toEqual(['Have it cut.']);
     for (const kind of ['utility-crossing', 'material'] as const)
-      expect(textsOf({ ...have, kind } as Finding, [here])).toEqual(['Have it cut.']);
+      expect(textsOf({ ...have, kind }, [here])).toEqual(['Have it cut.']);
   });
 });

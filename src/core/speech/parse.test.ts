@@ -64,6 +64,9 @@ describe('parseCallout', () => {
     ['several cracks', { defect: 'crack', form: 'several', readingFt: 20 }],
     ['offset half an inch 35', { defect: 'offset', offsetIn: 0.5, readingFt: 35 }],
     ['offset a quarter 35', { defect: 'offset', offsetIn: 1, readingFt: 35 }],
+    // Of a range the worse end, however it is said.
+    ['offset 1/2 to 3/4 in at 35', { defect: 'offset', offsetIn: 0.75, readingFt: 35 }],
+    ['offset 3/4 to 1/2 in at 35', { defect: 'offset', offsetIn: 0.75, readingFt: 35 }],
     ['gap 1/2 in 33', { defect: 'gap', gapIn: 0.5, readingFt: 33 }],
     ['gap 1 1/2 in soil visible', { defect: 'gap', gapIn: 1.5, soilVisible: true }],
     [

@@ -54,6 +54,21 @@ describe('what could hold a pool from 30 to 36 ft', () => {
     expect(dams(said)).toEqual([]);
   });
 
+  it.each<[number, number | undefined, boolean]>([
+    [4, undefined, true],
+    [8, undefined, true],
+    [3.5, undefined, false],
+    [8.5, undefined, false],
+    // Clockwise through the bottom, and over the crown.
+    [3, 9, true],
+    [9, 3, false],
+    [2, 4, true],
+    [8, 11, true],
+  ])('lies from %s to %s o’clock: %s', (clockFrom, clockTo, isLow) => {
+    const arc = { clockFrom, clockTo: clockTo ?? clockFrom };
+    expect(dams(at36('debris', { extentRatio: 0.5, ...arc }))).toHaveLength(isLow ? 1 : 0);
+  });
+
   it('makes a pool that it can hold upkeep, and one that is deeper a question', () => {
     const held = (depthIn: number) =>
       assess(
