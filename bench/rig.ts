@@ -1,36 +1,16 @@
-import { mkdirSync } from 'node:fs';
-import { chromium } from '@playwright/test';
-import { build } from 'esbuild';
 import { assess } from '#core/assess';
 import { createRig, type RigSetup } from '#core/simulator/rig';
 import { compareWithTruth, originsOf } from '#core/simulator/script/compare';
 import { planRuns, scopeLateral } from '#core/simulator/script/scope-lateral';
 import type { LateralTruth } from '#core/simulator/truth';
-import { DEFAULT_PREFERENCES } from '#core/site/equipment';
 import { readDemoLaterals } from '#core/testing/demo-laterals';
-import { CHROMIUM_WITH_GL } from '../e2e/chromium';
+import { onRigPage, setupOf } from './rig-page';
 import type { Row } from './row';
 import { median, percentile } from './times';
 
 const FOLDER = new URL(`file://${process.cwd()}/demo/laterals/`);
-const BUNDLE = 'node_modules/.cache/picture-page.js';
 const SIZE = [640, 400] as const;
 const SEEDS = 20;
-
-/** The first run of a lateral, with the largest head that gets far. */
-function setupOf(truth: LateralTruth): RigSetup {
-  const [plan] = planRuns(truth);
-  const { equipment } = DEFAULT_PREFERENCES;
-  const head = equipment.heads.find(({ name }) => name === plan!.head)!;
-  return {
-    accessId: plan!.accessId,
-    facing: plan!.facing,
-    headDiameterIn: head.diameterIn,
-    aid: 'none',
-    headLevels: true,
-    equipment,
-  };
-}
 
 function timeSteps(truths: readonly LateralTruth[]): number[] {
   return truths.flatMap((truth) => {
@@ -50,17 +30,6 @@ function timeSteps(truths: readonly LateralTruth[]): number[] {
 export async function benchRig(): Promise<Row[]> {
   const truths = readDemoLaterals(FOLDER);
   const steps = timeSteps(truths);
-  mkdirSync('node_modules/.cache', { recursive: true });
-  await build({
-    entryPoints: ['bench/picture-page.ts'],
-    outfile: BUNDLE,
-    bundle: true,
-    format: 'iife',
-    logLevel: 'error',
-  });
-  const browser = await chromium.launch(CHROMIUM_WITH_GL);
-  const page = await browser.newPage();
-  await page.addScriptTag({ path: BUNDLE });
   type Timed = {
     timePictures: (
       truth: LateralTruth,
@@ -68,16 +37,18 @@ export async function benchRig(): Promise<Row[]> {
       size: [number, number],
     ) => Promise<number[]>;
   };
-  const pictures: number[] = [];
-  for (const truth of truths) {
-    const times = await page.evaluate(
-      ([one, setup, size]) =>
-        (window as unknown as Timed).timePictures(one, setup, [...size] as [number, number]),
-      [truth, setupOf(truth), SIZE] as const,
-    );
-    pictures.push(...times);
-  }
-  await browser.close();
+  const pictures = await onRigPage('bench/picture-page.ts', async (page) => {
+    const taken: number[] = [];
+    for (const truth of truths) {
+      const times = await page.evaluate(
+        ([one, setup, size]) =>
+          (window as unknown as Timed).timePictures(one, setup, [...size] as [number, number]),
+        [truth, setupOf(truth), SIZE] as const,
+      );
+      taken.push(...times);
+    }
+    return taken;
+  });
   const say = (times: readonly number[], digits: number) =>
     `median ${median(times).toFixed(digits)} ms, p90 ${percentile(times, 0.9).toFixed(digits)} ms, p99 ${percentile(times, 0.99).toFixed(digits)} ms`;
   return [

@@ -10,6 +10,7 @@ import { tellRecovered } from './recover/table';
 import { benchDensity, benchRepair, compareChoosing } from './repair';
 import { benchRig, compareLaterals } from './rig';
 import type { Row } from './row';
+import { benchSeen } from './seen';
 import { benchServer } from './server';
 import { benchStills } from './stills';
 
@@ -30,6 +31,7 @@ const pdf = await part('PDF', benchPdf);
 const server = await part('server', benchServer);
 const rig = await part('rig', benchRig);
 const stills = await part('stills', () => [...benchStills(true), ...benchStills(false)]);
+const seen = await part('seen by the machine', benchSeen);
 const footage = await part('footage', benchFootage);
 const table = (rows: readonly Row[]) =>
   [
@@ -130,6 +132,14 @@ Two hundred joints of the demo laterals as the rig's own camera shows them, touc
 edge, the end of the pipe, the thing) with a hand's σ of two points in a picture 400 high (\`bench/stills.ts\`). The truth is the geometry.
 
 ${table(stills)}
+
+## Seen by the machine
+
+A camera pushed at half a foot a second through the six laterals of the rig, the first run of each; a frame every quarter second of
+it, as when a recording is looked through, and a first guess every two (\`bench/seen.ts\`). Nothing is touched by anybody. The truth is
+the lateral's.
+
+${table(seen)}
 
 ## Time and footage
 

@@ -6,6 +6,8 @@ export type Grey = {
 };
 
 /** Parts of brightness that red, green and blue have (ITU-R BT.601). */
+/** Light of red, green and blue together under which a colour is grain. */
+const DARK_SUM = 40;
 const [RED, GREEN, BLUE] = [0.299, 0.587, 0.114] as const;
 
 /** A picture of four bytes a point, as a canvas gives it, by its brightness. */
@@ -17,6 +19,23 @@ export function greyOf(rgba: Uint8ClampedArray | Uint8Array, width: number, heig
   }
   return { width, height, light };
 }
+
+/** Parts of its red and of its blue in a picture's light, times 255, row by row: its colour, however near the lamp is. */
+function tonesOf(rgba: Uint8ClampedArray, width: number, height: number): Grey[] {
+  return [0, 2].map((part) => {
+    const light = new Float32Array(width * height);
+    for (let index = 0; index < light.length; index += 1) {
+      const at = index * 4;
+      const sum = rgba[at]! + rgba[at + 1]! + rgba[at + 2]!;
+      light[index] = (255 * rgba[at + part]!) / Math.max(DARK_SUM, sum);
+    }
+    return { width, height, light };
+  });
+}
+
+/** A picture's brightness and its tones, smoothed. */
+export const planesOf = (rgba: Uint8ClampedArray, width: number, height: number): Grey[] =>
+  [greyOf(rgba, width, height), ...tonesOf(rgba, width, height)].map(smooth);
 
 /** Smoothed by a small bell (1 4 6 4 1 both ways): grain goes, edges stay. */
 export function smooth({ width, height, light }: Grey): Grey {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Guessed } from './guess-worker';
+import type { Guessed } from '#core/vision/guess-touches';
 import type { Frozen } from './useMeasuring';
 
 /** The machine looks at a picture so many points high: more only costs time. */
