@@ -24,10 +24,10 @@ function scriptsOf(html: string): Set<string> {
 const BUDGETS: readonly (readonly [string, number])[] = [
   ['scope', 270],
   ['look', 290],
-  ['report', 270],
+  ['report', 272],
   ['repairs', 250],
   ['lateral', 230],
-  ['findings', 247],
+  ['findings', 249],
   ['site', 215],
   ['observations', 240],
 ];

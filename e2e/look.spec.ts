@@ -59,6 +59,55 @@ test('a recording outlives its page, and what was logged leads to its moments', 
   for (const light of LIGHTS) await expectAccessible(page, light);
 });
 
+test('a stored recording tells its length and seeks, and a clip of it is a video of its own', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const id = await bookJob(page, '4 Lens Row');
+  await startRun(page);
+  await record(page);
+  await callOut(page, '0 cast iron 4 in');
+  await seconds(9);
+  await callOut(page, 'roots at 12 ft, 30%');
+  await seconds(9);
+  await page.getByRole('button', { name: /^Stop/ }).click();
+  await expectSaved(page);
+  // What is still being made is served as it comes.
+  await seconds(9);
+  await page.goto(`/jobs/${id}/look`);
+  await expectPicture(page);
+  const video = page.locator('video');
+  const lastsS = await video.evaluate((element: HTMLVideoElement) => element.duration);
+  expect(lastsS).toBeGreaterThan(17);
+  expect(lastsS).toBeLessThan(40);
+  await video.evaluate((element: HTMLVideoElement) => {
+    element.currentTime = element.duration - 2;
+  });
+  await expect
+    .poll(() =>
+      video.evaluate((element: HTMLVideoElement) => [element.seeking, element.readyState]),
+    )
+    .toEqual([false, 4]);
+  await page.getByRole('button', { name: /Roots/ }).click();
+  const clip = page.getByRole('link', { name: 'Clip' });
+  const href = (await clip.getAttribute('href'))!;
+  const download = page.waitForEvent('download');
+  await clip.click();
+  expect((await download).suggestedFilename()).toMatch(/^clip-\d+s\.webm$/);
+  const clipS = await page.evaluate(async (url) => {
+    const element = document.createElement('video');
+    element.src = URL.createObjectURL(await (await fetch(url)).blob());
+    await new Promise((resolve, reject) => {
+      element.onloadeddata = resolve;
+      element.onerror = reject;
+    });
+    return element.duration;
+  }, href);
+  expect(clipS).toBeGreaterThan(5);
+  // A picture to begin with comes every two seconds.
+  expect(clipS).toBeLessThan(17);
+});
+
 test('without signal a recording goes on, and is sent when there is one', async ({
   page,
   context,

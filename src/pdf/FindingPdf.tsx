@@ -1,5 +1,6 @@
 import { Polygon, Svg, Text, View } from '@react-pdf/renderer';
 import type { FindingBlock, FindingPlace } from '#core/report/block';
+import { LINES_ON_STILL } from '#core/report/words';
 import { flakeOutline } from '#core/section/flakes';
 import { useLetters } from './families';
 import { mark } from './mark';
@@ -66,7 +67,12 @@ function PlaceStill({
   readonly stills: Stills;
 }) {
   if (!picture) return null;
-  return <StillPdf picture={picture} stills={stills} size={styles.still} />;
+  return (
+    <View>
+      <StillPdf picture={picture} stills={stills} size={styles.still} />
+      {picture.measures && <Text style={styles.stillWords}>{LINES_ON_STILL}</Text>}
+    </View>
+  );
 }
 
 function FlakePdf({ severity, number }: Pick<FindingPlace, 'severity' | 'number'>) {

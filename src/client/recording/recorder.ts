@@ -3,6 +3,8 @@ export const PIECE_MS = 3000;
 /** Pictures of a pipe move little: this holds every joint, bits a second. */
 const VIDEO_BITS = 2_500_000;
 const AUDIO_BITS = 64_000;
+/** A picture that needs none before it comes this often, ms: to such a one a player goes, and a clip begins with one. */
+const KEY_EVERY_MS = 2000;
 /** Containers and codecs that browsers record, the best known first. */
 const TYPES = [
   'video/webm;codecs=vp9,opus',
@@ -35,11 +37,14 @@ export function startRecorder(
   onEnd: () => void,
 ): Recorder {
   const mimeType = recordedType();
-  const recorder = new MediaRecorder(stream, {
+  // Not every browser, and not every list of types, knows the last of these.
+  const options: MediaRecorderOptions & { readonly videoKeyFrameIntervalDuration: number } = {
     ...(mimeType === null ? {} : { mimeType }),
     videoBitsPerSecond: VIDEO_BITS,
     audioBitsPerSecond: AUDIO_BITS,
-  });
+    videoKeyFrameIntervalDuration: KEY_EVERY_MS,
+  };
+  const recorder = new MediaRecorder(stream, options);
   let number = 0;
   let keeping = Promise.resolve();
   recorder.ondataavailable = ({ data }) => {

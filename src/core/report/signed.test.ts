@@ -286,7 +286,7 @@ it('a still that was measured on carries what was touched, and its caption says 
   ]);
   const [one, two] = listStills(job);
   expect(one).toMatchObject({ photoId: 'P1', measures: [measure] });
-  expect(one!.caption).toMatch(/The lines drawn on it show what was measured\.$/);
+  expect(one!.caption).toMatch(/Yellow: what was measured\.$/);
   expect(two).not.toHaveProperty('measures');
   const [finding] = of(composeDocuments(job).buyer, 'finding');
   expect(finding!.places[0]!.picture).toEqual(one);

@@ -7,6 +7,7 @@ import { sayEntry } from '../model/log/say-entry';
 import type { StillMeasure } from '../model/log/still-measure';
 import type { Picture } from './block';
 import { sayPlace } from './place';
+import { LINES_ON_STILL } from './words';
 
 /** What was measured on each still. */
 function measuresByStill({ logs }: Assessment): ReadonlyMap<string, readonly StillMeasure[]> {
@@ -15,9 +16,6 @@ function measuresByStill({ logs }: Assessment): ReadonlyMap<string, readonly Sti
   );
   return groupBy(measures, ({ photoId }) => photoId);
 }
-
-/** A reader is told what the lines on a still are. */
-const LINES = ' The lines drawn on it show what was measured.';
 
 /** Every still of the log with what the log says of it: those of findings first, in their order. */
 export function listStills(assessment: Assessment): Picture[] {
@@ -41,7 +39,9 @@ export function listStills(assessment: Assessment): Picture[] {
   const measured = measuresByStill(assessment);
   return [...captions].map(([photoId, caption]): Picture => {
     const measures = measured.get(photoId);
-    return measures ? { photoId, caption: caption + LINES, measures } : { photoId, caption };
+    return measures
+      ? { photoId, caption: `${caption} ${LINES_ON_STILL}`, measures }
+      : { photoId, caption };
   });
 }
 

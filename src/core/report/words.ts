@@ -60,3 +60,6 @@ export const sayCount = (count: number): string => COUNTS[count] ?? String(count
 
 /** A text with its first letter large, as a sentence begins. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What the lines are that are drawn over a still that was measured on. */
+export const LINES_ON_STILL = 'White: the edge of the pipe. Yellow: what was measured.';

@@ -27,6 +27,14 @@ describe('the pipe cut across at the counter', () => {
     expect(ring(40, said)).toMatchObject({ material: 'pvc', boreIn: 4, things: [] });
   });
 
+  it('is nothing where nobody said what the pipe is, and past its end', () => {
+    expect(ring(75, [])).toBeNull();
+    expect(ring(60, [])).not.toBeNull();
+    const { lateral, findings } = assess(inspectionOf([runOf([MAIN_AT_60])]));
+    const unsaid = ringAt(lateral, findings, 30, 'downstream');
+    expect(unsaid?.material ?? 'unknown').toBe('unknown');
+  });
+
   it('has water to its level where it stands, and not beside it', () => {
     const pool = [defect('standing-water', 20, { toReadingFt: 30, fillRatio: 0.4 })];
     expect(ring(25, pool).water).toEqual({ fillRatio: 0.4 });

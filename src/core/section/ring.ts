@@ -1,4 +1,5 @@
 import type { Interval } from '../base/interval';
+import { TOLERANCES } from '../base/tolerances';
 import { nameFinding } from '../catalogue/defects/kinds';
 import { nameFeature } from '../catalogue/features/kinds';
 import type { Material } from '../catalogue/materials/index';
@@ -46,7 +47,7 @@ function awayOf({ fromFt, toFt }: Interval, stationFt: number): number {
  * The pipe cut across where the head is.
  *
  * @param facing the way the lens looks: its clock is the picture's.
- * @returns `null` where nothing is known of the pipe.
+ * @returns `null` where nothing is logged of the pipe.
  */
 export function ringAt(
   lateral: Lateral,
@@ -55,7 +56,8 @@ export function ringAt(
   facing: Facing,
 ): Ring | null {
   const pipe = segmentAt(lateral.segments, stationFt);
-  if (!pipe) return null;
+  // Past the last that was seen nobody knows what there is.
+  if (!pipe || Math.abs(awayOf(pipe, stationFt)) > TOLERANCES.samePlaceFt) return null;
   const here = findings
     .filter(({ lineId, placed, review }) => {
       const counts = placed && review?.verdict !== 'dismissed';

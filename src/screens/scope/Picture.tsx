@@ -1,18 +1,21 @@
 import { Cable, Camera, CircleStop, Mic, Video } from 'lucide-react';
-import { type ChangeEvent, useRef, useState } from 'react';
+import { type ChangeEvent, lazy, Suspense, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import { checkStill } from '#client/still';
-import { labelOf } from '#core/model/job/labels';
 import type { Run } from '#core/model/job/run';
 import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
+import type { Scope } from './useScope';
 import type { Voice } from './useVoice';
+
+const RingHere = lazy(() => import('./Ring').then((it) => ({ default: it.RingHere })));
 
 type Props = {
   readonly jobId: string;
   readonly run: Run;
+  readonly scope: Scope;
   readonly counterFt: number;
   readonly chosen: Entry | null;
   readonly standing: readonly Entry[];
@@ -46,7 +49,7 @@ function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: nu
 
 /** What the camera sees: a still for now, and the button that adds one. */
 export function Picture(props: Props) {
-  const { jobId, run, counterFt, chosen, standing, voice, onStill, onRig, onCamera } = props;
+  const { jobId, run, scope, counterFt, chosen, standing, voice, onStill, onRig, onCamera } = props;
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = stillAt(standing, chosen, counterFt);
@@ -76,12 +79,9 @@ export function Picture(props: Props) {
           </figcaption>
         </figure>
       ) : (
-        <div className={styles['none']}>
-          <p>
-            No picture at <b>{counterFt.toFixed(1)}</b> ft, run {labelOf(run)}.
-          </p>
-          <p>A still from this device stands here, with the thing it shows.</p>
-        </div>
+        <Suspense fallback={<div className={styles['none']} />}>
+          <RingHere scope={scope} run={run} counterFt={counterFt} />
+        </Suspense>
       )}
       {sound && chosen?.audioId && (
         <audio controls src={sound} aria-label={`Voice with ${sayEntry(chosen).title}`}>

@@ -9,6 +9,7 @@ import { useMedia } from '../device/useMedia';
 import type { RunRecorder } from '../device/useRecorder';
 import { Picture } from './Picture';
 import type { RigOnScope } from './useRigOnScope';
+import type { Scope } from './useScope';
 import type { Voice } from './useVoice';
 
 // The rig and what draws its picture are loaded when it is opened, not before.
@@ -21,6 +22,7 @@ const RigOpener = lazy(() => import('../rig/RigOpener').then((it) => ({ default:
 type Props = {
   readonly inspection: Inspection;
   readonly run: Run;
+  readonly scope: Scope;
   readonly equipment: Equipment;
   readonly rig: RigOnScope;
   readonly chosen: Entry | null;
@@ -98,6 +100,7 @@ export function PictureSide(props: Props) {
     <Picture
       jobId={inspection.job.id}
       run={run}
+      scope={props.scope}
       counterFt={counterFt}
       chosen={chosen}
       standing={standing}

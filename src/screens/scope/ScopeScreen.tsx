@@ -187,6 +187,7 @@ export const ScopeScreen = memo(function ScopeScreen({
               <PictureSide
                 inspection={inspection}
                 run={run}
+                scope={scope}
                 equipment={preferences.equipment}
                 rig={rig}
                 chosen={chosen}

@@ -16,7 +16,7 @@ export async function takeEntries(jobId: string, runId: string, body: unknown): 
   if (!hasPart(db, 'runs', jobId, runId)) throw refuseUnknown('run');
   const sent = (body as { entries?: unknown } | null)?.entries;
   if (!Array.isArray(sent) || sent.length === 0 || sent.length > MOST_ENTRIES) {
-    const got = sayGot(sent);
+    const got = sayGot(Array.isArray(body) ? body : sent);
     throw refuseFaults([
       { path: 'entries', expected: `a list of 1 to ${MOST_ENTRIES} entries`, got },
     ]);

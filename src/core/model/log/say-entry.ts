@@ -150,11 +150,12 @@ export function sayEntry(entry: Entry | EntryDraft): SaidEntry {
 }
 
 function sayClock(from: number | undefined, to: number | undefined): string | null {
-  if (from === undefined) return null;
-  return to === undefined || to === from
-    ? `${sayHour(from)} o’clock`
-    : `${sayHour(from)} to ${sayHour(to)}`;
+  return from === undefined ? null : sayArc(from, to ?? from);
 }
+
+/** A place of the clock, or an arc of it: "3 o’clock", "3 to 5". */
+export const sayArc = (from: number, to: number): string =>
+  to === from ? `${sayHour(from)} o’clock` : `${sayHour(from)} to ${sayHour(to)}`;
 
 const sayHour = (hour: number) =>
   Number.isInteger(hour) ? String(hour) : `${Math.floor(hour) || 12}:30`;
