@@ -137,7 +137,7 @@ ${table(stills)}
 
 A camera pushed at half a foot a second through the six laterals of the rig, the first run of each; a frame every quarter second of
 it, as when a recording is looked through, and a first guess every two (\`bench/seen.ts\`). Nothing is touched by anybody. The truth is
-the lateral's.
+the lateral's. For the guesses the same places are drawn dry, and with water laid in them up to the lens.
 
 ${table(seen)}
 
