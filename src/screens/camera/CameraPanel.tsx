@@ -10,6 +10,8 @@ import {
 } from '#client/gear/camera';
 import { stillOf } from '#client/recording/still-of';
 import type { RunRecorder } from '../device/useRecorder';
+import type { Cable } from '../scope/useCable';
+import { CableButton } from './CableButton';
 import styles from './CameraPanel.module.css';
 import { RecordButton } from './RecordButton';
 
@@ -17,13 +19,14 @@ type Props = {
   readonly recorder: RunRecorder;
   readonly stillOf: string | null;
   readonly counterFt: number;
+  readonly cable: Cable;
   readonly onStill: (still: Blob) => void;
   readonly onClose: () => void;
 };
 
 /** The picture of a camera that the browser offers: looked at, recorded, and stills taken of it. */
 export function CameraPanel(props: Props) {
-  const { recorder, counterFt, onStill, onClose } = props;
+  const { recorder, counterFt, cable, onStill, onClose } = props;
   const video = useRef<HTMLVideoElement>(null);
   const [choice, setChoice] = useState(recallCamera);
   const [devices, setDevices] = useState<readonly CameraDevice[]>([]);
@@ -80,9 +83,17 @@ export function CameraPanel(props: Props) {
         <video ref={video} autoPlay muted playsInline aria-label="What the camera sees" />
         {isRecording && <p className={styles['on']}>recording</p>}
       </div>
-      {(trouble ?? recorder.trouble) && <p role="alert">{trouble ?? recorder.trouble}</p>}
+      {(trouble ?? cable.trouble ?? recorder.trouble) && (
+        <p role="alert">{trouble ?? cable.trouble ?? recorder.trouble}</p>
+      )}
       <div className={styles['acts']}>
-        <RecordButton recorder={recorder} stream={stream} source="camera" />
+        <RecordButton
+          recorder={recorder}
+          stream={stream}
+          source="camera"
+          counterFt={cable.isOpen ? counterFt : null}
+        />
+        <CableButton cable={cable} />
         <button type="button" disabled={!stream} onClick={() => void still()}>
           <Camera size={20} aria-hidden="true" />
           {props.stillOf === null

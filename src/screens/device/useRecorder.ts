@@ -24,11 +24,11 @@ export type RunRecorder = {
   /** Minutes that this device still has room for; `null` where nobody knows. */
   readonly minutesLeft: number | null;
   readonly trouble: string | null;
-  /** Begins; `counter` is what a reel that tells its reading stands at. */
+  /** Begins; `counterFt` is what a reel that tells its reading stands at, `null` where none tells. */
   readonly start: (
     stream: MediaStream,
     source: Recording['source'],
-    counter?: CounterReading,
+    counterFt: number | null,
   ) => void;
   /** A reading of a reel that tells: it is kept beside the picture while that is recorded. */
   readonly hearCounter: (reading: CounterReading) => void;
@@ -84,7 +84,7 @@ export function useRecorder(job: JobOnDevice, run: Run | null): RunRecorder {
     counter.current = thinned(counter.current);
     keepCounter(made.id, counter.current);
   }, []);
-  const start = (stream: MediaStream, source: Recording['source'], reading?: CounterReading) => {
+  const start = (stream: MediaStream, source: Recording['source'], counterFt: number | null) => {
     if (!run || recorder.current) return;
     const id = ulid();
     const runId = run.id;
@@ -106,7 +106,7 @@ export function useRecorder(job: JobOnDevice, run: Run | null): RunRecorder {
         },
       );
       recorder.current = { ...made, id };
-      counter.current = reading ? [[0, reading.readingFt]] : [];
+      counter.current = counterFt === null ? [] : [[0, counterFt]];
       keptAtMs.current = 0;
       setSeconds(0);
       setStartedAtMs(made.startedAtMs);

@@ -124,7 +124,7 @@ export function RigPanel(props: RigPanelProps) {
   const record = () => {
     const stream = gear?.picture?.stream();
     if (isRecording) props.recorder.stop();
-    else if (stream) props.recorder.start(stream, 'rig', gear?.counter?.read());
+    else if (stream) props.recorder.start(stream, 'rig', gear?.counter?.read().readingFt ?? null);
   };
   const close = () => {
     props.recorder.stop();

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import styles from './Counter.module.css';
 
 /** What turns the counter. */
-export type CounterBy = 'hand' | 'rig' | 'picture';
+export type CounterBy = 'hand' | 'rig' | 'reel' | 'picture';
 
 type Props = {
   readonly counterFt: number | null;

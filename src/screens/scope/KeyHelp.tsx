@@ -39,6 +39,7 @@ const PICTURE_KEYS: readonly (readonly [string, string])[] = [
 
 const OF_COUNTER: Readonly<Record<CounterBy, readonly (readonly [string, string])[]>> = {
   hand: [],
+  reel: [],
   rig: RIG_KEYS,
   picture: PICTURE_KEYS,
 };

@@ -1,12 +1,14 @@
-import { Cable, Camera, CircleStop, Mic, Video } from 'lucide-react';
+import { Cable as CableIcon, Camera, CircleStop, Mic, Video } from 'lucide-react';
 import { type ChangeEvent, lazy, Suspense, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import { checkStill } from '#client/still';
 import type { Run } from '#core/model/job/run';
 import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
+import { CableButton } from '../camera/CableButton';
 import { useMedia } from '../device/useMedia';
 import styles from './Picture.module.css';
+import type { Cable } from './useCable';
 import type { Scope } from './useScope';
 import type { Voice } from './useVoice';
 
@@ -20,6 +22,7 @@ type Props = {
   readonly chosen: Entry | null;
   readonly standing: readonly Entry[];
   readonly voice: Voice;
+  readonly cable: Cable;
   /** Keeps a still for the entry, or for the place when there is none. */
   readonly onStill: (still: Blob, entry: Entry | null) => void;
   readonly onRig: () => void;
@@ -49,7 +52,8 @@ function stillAt(standing: readonly Entry[], chosen: Entry | null, counterFt: nu
 
 /** What the camera sees: a still for now, and the button that adds one. */
 export function Picture(props: Props) {
-  const { jobId, run, scope, counterFt, chosen, standing, voice, onStill, onRig, onCamera } = props;
+  const { jobId, run, scope, counterFt, chosen, standing, voice, cable, onStill, onRig, onCamera } =
+    props;
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = stillAt(standing, chosen, counterFt);
@@ -88,7 +92,9 @@ export function Picture(props: Props) {
           <track kind="captions" />
         </audio>
       )}
-      {(trouble ?? voice.trouble) && <p role="alert">{trouble ?? voice.trouble}</p>}
+      {(trouble ?? cable.trouble ?? voice.trouble) && (
+        <p role="alert">{trouble ?? cable.trouble ?? voice.trouble}</p>
+      )}
       <div className={styles['acts']}>
         <input
           ref={input}
@@ -110,8 +116,9 @@ export function Picture(props: Props) {
           <Video size={20} aria-hidden="true" /> Camera
         </button>
         <button type="button" onClick={onRig}>
-          <Cable size={20} aria-hidden="true" /> Simulated rig
+          <CableIcon size={20} aria-hidden="true" /> Simulated rig
         </button>
+        <CableButton cable={cable} />
         {voice.isRecording ? (
           <button type="button" data-on="true" onClick={voice.stop}>
             <CircleStop size={20} aria-hidden="true" /> Stop the voice

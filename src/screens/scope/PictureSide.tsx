@@ -8,6 +8,7 @@ import type { Equipment } from '#core/site/equipment';
 import { useMedia } from '../device/useMedia';
 import type { RunRecorder } from '../device/useRecorder';
 import { Picture } from './Picture';
+import type { Cable } from './useCable';
 import type { RigOnScope } from './useRigOnScope';
 import type { Scope } from './useScope';
 import type { Voice } from './useVoice';
@@ -29,6 +30,7 @@ type Props = {
   readonly standing: readonly Entry[];
   readonly voice: Voice;
   readonly recorder: RunRecorder;
+  readonly cable: Cable;
   readonly onAppend: (drafts: readonly EntryDraft[]) => void;
   readonly onStill: (still: Blob, entry: Entry | null, readingFt: number) => void;
 };
@@ -90,6 +92,7 @@ export function PictureSide(props: Props) {
           recorder={props.recorder}
           stillOf={target ? sayEntry(target).title.toLowerCase() : null}
           counterFt={counterFt}
+          cable={props.cable}
           onStill={(still) => onStill(still, target, counterFt)}
           onClose={() => setCamera(false)}
         />
@@ -105,6 +108,7 @@ export function PictureSide(props: Props) {
       chosen={chosen}
       standing={standing}
       voice={voice}
+      cable={props.cable}
       onStill={(still, entry) => onStill(still, entry, counterFt)}
       onRig={() => rig.choose(true)}
       onCamera={() => setCamera(true)}

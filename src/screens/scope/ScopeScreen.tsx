@@ -25,6 +25,7 @@ import styles from './ScopeScreen.module.css';
 import { SectionPanel } from './SectionPanel';
 import { Tape } from './tape/Tape';
 import { forgetAccess, useAsked } from './useAsked';
+import { useCable } from './useCable';
 import { useField } from './useField';
 import { useOwnWords } from './useOwnWords';
 import { usePosition } from './usePosition';
@@ -57,6 +58,10 @@ export const ScopeScreen = memo(function ScopeScreen({
   const { place } = rig;
   const voice = useVoice();
   const recorder = useRecorder(job, run);
+  const cable = useCable((reading) => {
+    rig.hear(reading);
+    recorder.hearCounter(reading);
+  }, rig.close);
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -69,7 +74,7 @@ export const ScopeScreen = memo(function ScopeScreen({
   const [selected, setSelected] = useState<number | null>(null);
   const callout = useRef<CalloutHandle>(null);
   const { ownWords, teach, trouble: notTaught } = useOwnWords(preferences.ownWords);
-  const standpoint = { ...place, ownWords, isLive: rig.memory !== null };
+  const standpoint = { ...place, ownWords, isLive: rig.memory !== null || cable.isOpen };
   // What was logged stands on the tape at once; what Chert makes of it follows a moment later.
   const scope = useScope(useDeferredValue(inspection), run, standpoint);
   const scopeNow = () => scopeOf(inspection, run, standpoint);
@@ -194,6 +199,7 @@ export const ScopeScreen = memo(function ScopeScreen({
                 standing={standing}
                 voice={voice}
                 recorder={recorder}
+                cable={cable}
                 onAppend={append}
                 onStill={(...taken) => void addStill(...taken)}
               />
@@ -271,7 +277,7 @@ export const ScopeScreen = memo(function ScopeScreen({
               inspection={inspection}
               run={run}
               place={place}
-              counterBy={rig.memory === null ? 'hand' : 'rig'}
+              counterBy={rig.memory !== null ? 'rig' : cable.isOpen ? 'reel' : 'hand'}
               onPlace={field.setPlace}
               onAppend={append}
               onTeach={(says, means) => void teach(says, means)}
