@@ -5,6 +5,7 @@ import { scoreHeldOut } from './callouts/score';
 import { benchCore } from './core';
 import { benchFootage } from './footage';
 import { benchJoin } from './join';
+import { benchLongVideo } from './long-video';
 import { benchPdf } from './pdf';
 import { tellRecovered } from './recover/table';
 import { benchDensity, benchRepair, compareChoosing } from './repair';
@@ -32,6 +33,7 @@ const server = await part('server', benchServer);
 const rig = await part('rig', benchRig);
 const stills = await part('stills', () => [...benchStills(true), ...benchStills(false)]);
 const seen = await part('seen by the machine', benchSeen);
+const longVideo = await part('long video', benchLongVideo);
 const footage = await part('footage', benchFootage);
 const table = (rows: readonly Row[]) =>
   [
@@ -140,6 +142,13 @@ it, as when a recording is looked through, and a first guess every two (\`bench/
 the lateral's. For the guesses the same places are drawn dry, and with water laid in them up to the lens.
 
 ${table(seen)}
+
+## A long recording
+
+Two gigabytes as a browser would have sent them, in pieces, opened in Chromium from the server of this machine; and a page that records
+while its heap is read (\`bench/long-video.ts\`). The first time somebody opens a recording the server walks it.
+
+${table(longVideo)}
 
 ## Time and footage
 

@@ -37,7 +37,8 @@ describe('the pipe cut across at the counter', () => {
 
   it('has water to its level where it stands, and not beside it', () => {
     const pool = [defect('standing-water', 20, { toReadingFt: 30, fillRatio: 0.4 })];
-    expect(ring(25, pool).water).toEqual({ fillRatio: 0.4 });
+    expect(ring(25, pool)).toMatchObject({ water: { fillRatio: 0.4 }, things: [] });
+    expect(ring(30.5, pool).things).toHaveLength(1);
     expect(ring(31, pool).water).toBeNull();
     expect(
       ring(25, [defect('standing-water', 20, { toReadingFt: 30, depthIn: 1.5 })]).water,

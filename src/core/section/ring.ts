@@ -70,7 +70,11 @@ export function ringAt(
   );
   const things = [
     ...here
-      .filter(({ finding: { kind } }) => kind !== 'material')
+      // Water that stands here is drawn to its level: it has no clock.
+      .filter(
+        ({ finding: { kind }, awayFt }) =>
+          kind !== 'material' && !(kind === 'standing-water' && awayFt === 0),
+      )
       .map(({ finding: { kind, severity, number, clock }, awayFt }): RingThing => ({
         title: nameFinding(kind),
         severity,
