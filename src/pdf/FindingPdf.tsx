@@ -1,6 +1,5 @@
 import { Polygon, Svg, Text, View } from '@react-pdf/renderer';
 import type { FindingBlock, FindingPlace } from '#core/report/block';
-import { LINES_ON_STILL } from '#core/report/words';
 import { flakeOutline } from '#core/section/flakes';
 import { useLetters } from './families';
 import { mark } from './mark';
@@ -67,12 +66,7 @@ function PlaceStill({
   readonly stills: Stills;
 }) {
   if (!picture) return null;
-  return (
-    <View>
-      <StillPdf picture={picture} stills={stills} size={styles.still} />
-      {picture.measures && <Text style={styles.stillWords}>{LINES_ON_STILL}</Text>}
-    </View>
-  );
+  return <StillPdf picture={picture} stills={stills} size={styles.still} />;
 }
 
 function FlakePdf({ severity, number }: Pick<FindingPlace, 'severity' | 'number'>) {

@@ -88,7 +88,7 @@ export const styles = StyleSheet.create({
   number: { width: 78, textAlign: 'right', fontWeight: 400 },
   term: { flexDirection: 'row', gap: 10, marginBottom: 2 },
   word: { width: 120, fontWeight: 700 },
-  stillWords: { width: 136, fontSize: 7, color: INK_2 },
+  stillWords: { fontSize: 7, color: INK_2 },
   stillMarks: { position: 'absolute', top: 0, left: 0, width: '100%', height: '100%' },
   pictures: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
   picture: { width: 162 },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { PassState } from '#core/measure/follow-pass';
 import type { CounterReading } from './gear';
 import { openSerialCounter, saySerialTrouble, type SerialPort } from './serial-counter';
 
@@ -6,23 +7,33 @@ import { openSerialCounter, saySerialTrouble, type SerialPort } from './serial-c
 function simulatedPort() {
   let control!: ReadableStreamDefaultController<Uint8Array>;
   const did: string[] = [];
-  const port: SerialPort = {
+  const made = (): ReadableStream<Uint8Array> =>
+    new ReadableStream({ start: (opened) => void (control = opened) });
+  const port = {
     open: ({ baudRate }) => Promise.resolve(did.push(`open ${baudRate}`)).then(() => undefined),
     close: () => Promise.resolve(did.push('close')).then(() => undefined),
-    readable: new ReadableStream({ start: (made) => void (control = made) }),
-  };
+    readable: made() as ReadableStream<Uint8Array> | null,
+  } satisfies SerialPort;
   const say = (text: string) => control.enqueue(new TextEncoder().encode(text));
-  return { port, did, say, pull: () => control.error(new Error('gone')) };
+  const fail = (next: () => ReadableStream<Uint8Array> | null) => {
+    const failing = control;
+    port.readable = next();
+    failing.error(new Error('gone'));
+  };
+  return { port, did, say, pull: () => fail(() => null), garble: () => fail(made) };
 }
+const START: PassState = { pass: 'out', farthestFt: 0 };
+const heard = (...chunks: readonly string[]) => heardFrom(START, ...chunks);
 const settle = () => new Promise((resolve) => setTimeout(resolve, 5));
 
-async function heard(...chunks: readonly string[]) {
+async function heardFrom(from: PassState, ...chunks: readonly string[]) {
   const reel = simulatedPort();
   const readings: CounterReading[] = [];
   let gone = 0;
   const counter = await openSerialCounter(
     reel.port,
     9600,
+    from,
     (reading) => readings.push(reading),
     () => (gone += 1),
   );
@@ -40,6 +51,19 @@ describe('a reel on a cable', () => {
     const { readings } = await heard('10\n40\n39\n37\n20\n');
     expect(readings.map(({ pass }) => pass)).toEqual(['out', 'out', 'out', 'back', 'back']);
   });
+  it('stays on the pass that it was plugged in on, until new ground is reached', async () => {
+    const { readings } = await heardFrom({ pass: 'back', farthestFt: 60 }, '40\n45\n61\n');
+    expect(readings.map(({ pass }) => pass)).toEqual(['back', 'back', 'out']);
+  });
+  it('is heard on after what a wrong speed garbled', async () => {
+    const { readings, goneCount, garble, say } = await heard('5\n');
+    garble();
+    await settle();
+    say('6\n');
+    await settle();
+    expect(readings.map(({ readingFt }) => readingFt)).toEqual([5, 6]);
+    expect(goneCount()).toBe(0);
+  });
   it('is never before its zero, and noise is no reading', async () => {
     const { readings } = await heard('-0.3\n', `${'x'.repeat(300)}5\n`, '6\n');
     expect(readings.map(({ readingFt }) => readingFt)).toEqual([0, 6]);
@@ -49,6 +73,7 @@ describe('a reel on a cable', () => {
     pulled.pull();
     await settle();
     expect(pulled.goneCount()).toBe(1);
+    expect(pulled.did).toEqual(['open 9600', 'close']);
     const closed = await heard('5\n');
     await closed.counter.close();
     expect(closed.goneCount()).toBe(0);

@@ -25,19 +25,21 @@ export type SerialCounter = { readonly close: () => Promise<void> };
 /**
  * Listens to a reel: lines of text, each with its reading. A line that tells none is passed over.
  *
+ * @param from which pass the camera is on, and how far it has been: the reel tells neither.
  * @param onGone told once, when the cable is pulled.
  * @throws what the browser says: another program holds the port.
  */
 export async function openSerialCounter(
   port: SerialPort,
   baudRate: number,
+  from: PassState,
   onReading: (reading: CounterReading) => void,
   onGone: () => void,
 ): Promise<SerialCounter> {
   await port.open({ baudRate });
-  const reader = port.readable?.getReader();
+  let reader: ReadableStreamDefaultReader<Uint8Array> | null = null;
   let isClosed = false;
-  let pass: PassState = { pass: 'out', farthestFt: 0 };
+  let pass = from;
   let rest = '';
   const text = new TextDecoder();
 
@@ -51,25 +53,37 @@ export async function openSerialCounter(
       onReading({ readingFt: Math.max(0, readingFt), pass: pass.pass });
     }
   }
-  async function listen(): Promise<void> {
-    for (;;) {
-      const { value, done } = (await reader?.read()) ?? { done: true };
-      if (done) break;
-      hear(value);
+  /** Reads a stream to its end; what a wrong speed garbles ends it too, and the port has another one then. */
+  async function listenTo(stream: ReadableStream<Uint8Array>): Promise<void> {
+    const reading = stream.getReader();
+    reader = reading;
+    try {
+      for (let part = await reading.read(); !part.done; part = await reading.read())
+        hear(part.value);
+    } catch {
+      // Told by the port, which has no stream once the cable is out.
+    } finally {
+      reading.releaseLock();
     }
   }
-  const listening = listen()
-    .catch(() => undefined)
-    .then(() => {
-      reader?.releaseLock();
-      if (!isClosed) onGone();
-    });
+  const shut = () => port.close().catch(() => undefined);
+  async function listen(): Promise<void> {
+    let last: ReadableStream<Uint8Array> | null = null;
+    for (let now = port.readable; now && now !== last && !isClosed; now = port.readable) {
+      last = now;
+      await listenTo(now);
+    }
+    if (isClosed) return;
+    await shut();
+    onGone();
+  }
+  const listening = listen();
   return {
     close: async () => {
       isClosed = true;
       await reader?.cancel().catch(() => undefined);
       await listening;
-      await port.close().catch(() => undefined);
+      await shut();
     },
   };
 }

@@ -265,7 +265,7 @@ it('the agent’s page and the contractor’s sheet show the worst as it looked'
   expect(of(contractor, 'pictures')[0]!.pictures.length).toBeGreaterThan(1);
 });
 
-it('a still that was measured on carries what was touched, and its caption says what the lines are', () => {
+it('a still that was measured on carries what was touched', () => {
   const measure = {
     photoId: 'P1',
     what: 'share',
@@ -286,7 +286,6 @@ it('a still that was measured on carries what was touched, and its caption says 
   ]);
   const [one, two] = listStills(job);
   expect(one).toMatchObject({ photoId: 'P1', measures: [measure] });
-  expect(one!.caption).toMatch(/Yellow: what was measured\.$/);
   expect(two).not.toHaveProperty('measures');
   const [finding] = of(composeDocuments(job).buyer, 'finding');
   expect(finding!.places[0]!.picture).toEqual(one);

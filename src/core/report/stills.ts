@@ -7,7 +7,6 @@ import { sayEntry } from '../model/log/say-entry';
 import type { StillMeasure } from '../model/log/still-measure';
 import type { Picture } from './block';
 import { sayPlace } from './place';
-import { LINES_ON_STILL } from './words';
 
 /** What was measured on each still. */
 function measuresByStill({ logs }: Assessment): ReadonlyMap<string, readonly StillMeasure[]> {
@@ -39,9 +38,7 @@ export function listStills(assessment: Assessment): Picture[] {
   const measured = measuresByStill(assessment);
   return [...captions].map(([photoId, caption]): Picture => {
     const measures = measured.get(photoId);
-    return measures
-      ? { photoId, caption: `${caption} ${LINES_ON_STILL}`, measures }
-      : { photoId, caption };
+    return measures ? { photoId, caption, measures } : { photoId, caption };
   });
 }
 

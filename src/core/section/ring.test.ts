@@ -27,12 +27,32 @@ describe('the pipe cut across at the counter', () => {
     expect(ring(40, said)).toMatchObject({ material: 'pvc', boreIn: 4, things: [] });
   });
 
-  it('is nothing where nobody said what the pipe is, and past its end', () => {
+  it('is unknown pipe where nobody said what it is, and nothing past its end', () => {
     expect(ring(75, [])).toBeNull();
     expect(ring(60, [])).not.toBeNull();
     const { lateral, findings } = assess(inspectionOf([runOf([MAIN_AT_60])]));
-    const unsaid = ringAt(lateral, findings, 30, 'downstream');
-    expect(unsaid?.material ?? 'unknown').toBe('unknown');
+    expect(ringAt(lateral, findings, 30, 'downstream')).toMatchObject({
+      material: 'unknown',
+      boreIn: null,
+    });
+  });
+
+  it('tells a doubt as one', () => {
+    const doubted = [
+      defect('roots', 20, { certainty: 'suspected' }),
+      defect('standing-water', 30, { toReadingFt: 40, certainty: 'suspected' }),
+    ];
+    expect(ring(20, doubted).things[0]!.isSure).toBe(false);
+    expect(ring(35, doubted).water!.isSure).toBe(false);
+    const pvc: Said = {
+      kind: 'material',
+      side: 'far',
+      material: 'pvc',
+      diameterIn: 4,
+      certainty: 'suspected',
+      readingFt: 30,
+    };
+    expect([ring(10, [pvc]).isSure, ring(40, [pvc]).isSure]).toEqual([true, false]);
   });
 
   it('has water to its level where it stands, and not beside it', () => {
@@ -42,10 +62,10 @@ describe('the pipe cut across at the counter', () => {
     expect(ring(31, pool).water).toBeNull();
     expect(
       ring(25, [defect('standing-water', 20, { toReadingFt: 30, depthIn: 1.5 })]).water,
-    ).toEqual({
+    ).toMatchObject({
       fillRatio: 0.25,
     });
-    expect(ring(25, [defect('standing-water', 20, { toReadingFt: 30 })]).water).toEqual({
+    expect(ring(25, [defect('standing-water', 20, { toReadingFt: 30 })]).water).toMatchObject({
       fillRatio: null,
     });
   });

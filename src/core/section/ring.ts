@@ -20,6 +20,8 @@ export type RingThing = {
   /** `null` for a feature: it is no finding. */
   readonly severity: Severity | null;
   readonly number: number | null;
+  /** Whether it is confirmed. */
+  readonly isSure: boolean;
   /** `null` where nobody said it. */
   readonly clock: ClockArc | null;
   /** Feet downstream of the head; negative upstream, 0 where the head is in it. */
@@ -32,8 +34,10 @@ export type Ring = {
   /** Inches; `null` where nobody said it. */
   readonly boreIn: number | null;
   readonly lined: boolean;
+  /** Whether the pipe is confirmed: a doubt is told as one. */
+  readonly isSure: boolean;
   /** Standing water here; its share of the diameter, `null` where nobody said it. */
-  readonly water: { readonly fillRatio: number | null } | null;
+  readonly water: { readonly fillRatio: number | null; readonly isSure: boolean } | null;
   readonly things: readonly RingThing[];
 };
 
@@ -65,8 +69,8 @@ export function ringAt(
     })
     .map((finding) => ({ finding, awayFt: awayOf(finding.span, stationFt) }))
     .filter(({ awayFt }) => Math.abs(awayFt) <= RING_WITHIN_FT);
-  const pools = here.flatMap(({ finding: { kind, facts }, awayFt }) =>
-    kind === 'standing-water' && awayFt === 0 ? [fillRatioOf(facts)] : [],
+  const pools = here.flatMap(({ finding, awayFt }) =>
+    finding.kind === 'standing-water' && awayFt === 0 ? [finding] : [],
   );
   const things = [
     ...here
@@ -75,10 +79,11 @@ export function ringAt(
         ({ finding: { kind }, awayFt }) =>
           kind !== 'material' && !(kind === 'standing-water' && awayFt === 0),
       )
-      .map(({ finding: { kind, severity, number, clock }, awayFt }): RingThing => ({
+      .map(({ finding: { kind, severity, number, clock, certainty }, awayFt }): RingThing => ({
         title: nameFinding(kind),
         severity,
         number,
+        isSure: certainty === 'confirmed',
         clock: clock && normaliseArc(clock, facing),
         awayFt,
       })),
@@ -88,6 +93,7 @@ export function ringAt(
         title: nameFeature(feature),
         severity: null,
         number: null,
+        isSure: true,
         clock: clock === null ? null : normaliseArc({ from: clock, to: clock }, facing),
         awayFt: atFt - stationFt,
       }))
@@ -97,7 +103,14 @@ export function ringAt(
     material: pipe.material,
     boreIn: pipe.diameterIn,
     lined: pipe.lined,
-    water: pools.length === 0 ? null : { fillRatio: deepest(pools) },
+    isSure: pipe.certainty === 'confirmed',
+    water:
+      pools.length === 0
+        ? null
+        : {
+            fillRatio: deepest(pools.map(({ facts }) => fillRatioOf(facts))),
+            isSure: pools.some(({ certainty }) => certainty === 'confirmed'),
+          },
     things: things.sort((a, b) => Math.abs(a.awayFt) - Math.abs(b.awayFt)),
   };
 }

@@ -28,7 +28,10 @@ function edgeOf(measure: StillMeasure): StillMark[] {
 export function marksOf(measure: StillMeasure): readonly StillMark[] {
   const { on, what } = measure;
   const edge = edgeOf(measure);
-  if (what === 'gap') return [...edge, ...edgeOf({ ...measure, pipe: on })];
+  if (what === 'gap') {
+    const far = edgeOf({ ...measure, pipe: on }).map((one): StillMark => ({ ...one, of: 'thing' }));
+    return [...edge, ...far];
+  }
   return on.length === 0
     ? edge
     : [...edge, { of: 'thing', points: on, isClosed: what === 'share' }];

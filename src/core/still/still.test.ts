@@ -204,7 +204,7 @@ describe('what is drawn over a still', () => {
   it('closes what has an area, and draws both edges of a gap', () => {
     const around = [touchAt(1, 0.9), touchAt(3, 0.9), touchAt(5, 0.9)];
     expect(marksOf(still('share', around))[1]!.isClosed).toBe(true);
-    expect(marksOf(still('gap', around)).map(({ of }) => of)).toEqual(['pipe', 'pipe']);
+    expect(marksOf(still('gap', around)).map(({ of }) => of)).toEqual(['pipe', 'thing']);
     expect(marksOf({ ...still('share', []), pipe: [] })).toEqual([]);
   });
   it('keeps the picture’s shape', () => {

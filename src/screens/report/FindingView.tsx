@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import type { FindingBlock, FindingPlace } from '#core/report/block';
 import type { FirstUse } from '#core/report/terms';
-import { LINES_ON_STILL } from '#core/report/words';
 import { Flake } from '#ui/Flake';
 import { MarkedStill } from '#ui/MarkedStill';
 import styles from './FindingView.module.css';
@@ -78,11 +77,8 @@ function Still({
 }) {
   if (!picture || !stillUrl) return null;
   return (
-    <div className={styles['still']}>
-      <MarkedStill measures={picture.measures}>
-        <img src={stillUrl(picture.photoId)} alt={picture.caption} loading="lazy" />
-      </MarkedStill>
-      {picture.measures && <small>{LINES_ON_STILL}</small>}
-    </div>
+    <MarkedStill className={styles['still']} measures={picture.measures}>
+      <img src={stillUrl(picture.photoId)} alt={picture.caption} loading="lazy" />
+    </MarkedStill>
   );
 }

@@ -115,9 +115,11 @@ export function Picture(props: Props) {
         <button type="button" onClick={onCamera}>
           <Video size={20} aria-hidden="true" /> Camera
         </button>
-        <button type="button" onClick={onRig}>
-          <CableIcon size={20} aria-hidden="true" /> Simulated rig
-        </button>
+        {!cable.isOpen && (
+          <button type="button" onClick={onRig}>
+            <CableIcon size={20} aria-hidden="true" /> Simulated rig
+          </button>
+        )}
         <CableButton cable={cable} />
         {voice.isRecording ? (
           <button type="button" data-on="true" onClick={voice.stop}>

@@ -47,13 +47,27 @@ function sayAway(awayFt: number): string {
   return `${sayFt(Math.abs(awayFt))} ft ${awayFt > 0 ? 'downstream' : 'upstream'}`;
 }
 
-const sayThing = ({ title, clock, awayFt }: RingThing) =>
-  [title, clock ? sayArc(clock.from, clock.to) : 'no clock said', sayAway(awayFt)].join(' · ');
+const DOUBT = ', suspected';
 
-function sayPipe({ material, boreIn, lined, water }: Ring): string {
-  const pipe = `${boreIn === null ? '' : `${boreIn} in `}${nameMaterial(material)}${lined ? ', lined' : ''}`;
+const sayThing = ({ title, clock, awayFt, isSure }: RingThing) =>
+  [
+    `${title}${isSure ? '' : DOUBT}`,
+    clock ? sayArc(clock.from, clock.to) : 'no clock said',
+    sayAway(awayFt),
+  ].join(' · ');
+
+function sayPipe({ material, boreIn, lined, water, isSure }: Ring): string {
+  const bore = boreIn === null ? '' : `${boreIn} in `;
+  const pipe =
+    material === 'unknown'
+      ? `${bore}pipe, nobody said of what`
+      : `${bore}${nameMaterial(material)}${lined ? ', lined' : ''}${isSure ? '' : DOUBT}`;
   if (!water) return pipe;
-  return `${pipe} · ${water.fillRatio === null ? 'standing water, depth not said' : `water to ${sayPercent(water.fillRatio)}`}`;
+  const depth =
+    water.fillRatio === null
+      ? 'standing water, depth not said'
+      : `water to ${sayPercent(water.fillRatio)}`;
+  return `${pipe} · ${depth}${water.isSure ? '' : DOUBT}`;
 }
 
 type Props = {
@@ -67,6 +81,12 @@ export function RingHere({ scope: { lateral, headFt, assessment }, run, counterF
   const ring =
     lateral && headFt !== null ? ringAt(lateral, assessment.findings, headFt, run.facing) : null;
   if (ring) return <RingFigure ring={ring} counterFt={counterFt} />;
+  if (!lateral || headFt === null)
+    return (
+      <div className={styles['none']}>
+        <p>Where this run lies on the line is not known yet, so nothing is drawn here.</p>
+      </div>
+    );
   return (
     <div className={styles['none']}>
       <p>

@@ -58,10 +58,15 @@ export const ScopeScreen = memo(function ScopeScreen({
   const { place } = rig;
   const voice = useVoice();
   const recorder = useRecorder(job, run);
-  const cable = useCable((reading) => {
-    rig.hear(reading);
-    recorder.hearCounter(reading);
-  }, rig.close);
+  const wentFt = run?.entries.map(({ readingFt }) => readingFt ?? 0) ?? [];
+  const cable = useCable(
+    { pass: place.pass, farthestFt: Math.max(place.counterFt, ...wentFt) },
+    (reading) => {
+      rig.hear(reading);
+      recorder.hearCounter(reading);
+    },
+    rig.close,
+  );
   const position = usePosition();
   const [isSettingUp, setSettingUp] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);

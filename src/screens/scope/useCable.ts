@@ -8,6 +8,7 @@ import {
   type SerialPort,
   USUAL_BAUD,
 } from '#client/gear/serial-counter';
+import type { PassState } from '#core/measure/follow-pass';
 
 /** A reel that was opened and tells nothing for so long speaks at another speed, ms. */
 const SILENT_MS = 3000;
@@ -25,8 +26,16 @@ export type Cable = {
   readonly speak: (baudRate: number) => void;
 };
 
-/** A reel's counter over a cable: what it tells turns the counter, until it is closed or pulled. */
-export function useCable(onReading: (reading: CounterReading) => void, onEnd: () => void): Cable {
+/**
+ * A reel's counter over a cable: what it tells turns the counter, until it is closed or pulled.
+ *
+ * @param from which pass the camera is on, and how far it has been.
+ */
+export function useCable(
+  from: PassState,
+  onReading: (reading: CounterReading) => void,
+  onEnd: () => void,
+): Cable {
   const [isAble, setAble] = useState(false);
   const [isOpen, setOpen] = useState(false);
   const [isHeard, setHeard] = useState(false);
@@ -35,9 +44,9 @@ export function useCable(onReading: (reading: CounterReading) => void, onEnd: ()
   const [trouble, setTrouble] = useState<string | null>(null);
   const port = useRef<SerialPort | null>(null);
   const counter = useRef<SerialCounter | null>(null);
-  const told = useRef({ onReading, onEnd });
+  const told = useRef({ from, onReading, onEnd });
   useEffect(() => {
-    told.current = { onReading, onEnd };
+    told.current = { from, onReading, onEnd };
   });
   useEffect(() => setAble(serialOf(navigator) !== null), []);
   useEffect(() => () => void counter.current?.close(), []);
@@ -60,6 +69,7 @@ export function useCable(onReading: (reading: CounterReading) => void, onEnd: ()
     counter.current = await openSerialCounter(
       chosen,
       speed,
+      told.current.from,
       (reading) => {
         setHeard(true);
         told.current.onReading(reading);
