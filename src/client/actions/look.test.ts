@@ -88,7 +88,15 @@ describe('what is measured', () => {
     ['deformation', ['across', 'clock']],
   ])('of %s: %j', (defect, kinds) => {
     const [entry] = entries({ kind: 'defect', defect });
-    expect(measuresFor(entry!)).toEqual(kinds);
+    expect(measuresFor(entry!, false)).toEqual(kinds);
+  });
+  it('of an open joint is its width too, where the lens is known; a crack is too fine', () => {
+    const [gap, crack] = entries(
+      { kind: 'defect', defect: 'gap' },
+      { kind: 'defect', defect: 'crack' },
+    );
+    expect(measuresFor(gap!, true)).toEqual(['gap', 'clock']);
+    expect(measuresFor(crack!, true)).toEqual(['clock']);
   });
   it('is touched in as many places as it takes; the next begins anew', () => {
     const twice = touched(touched(NO_TOUCHES, 'on', [0.1, 0.1], 'fill'), 'on', [0.2, 0.2], 'fill');

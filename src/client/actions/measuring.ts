@@ -26,11 +26,13 @@ const BY_SHARE = { fill: 'fill', area: 'share', diameter: 'across' } as const;
 const BY_INCHES = { offsetIn: 'offset', lipIn: 'lip' } as const;
 
 /** What is measured of an entry, the usual first: its size, by its page of the catalogue, and its clock. */
-export function measuresFor(entry: Entry | null): readonly StillMeasureKind[] {
+export function measuresFor(entry: Entry | null, knowsField: boolean): readonly StillMeasureKind[] {
   if (entry?.kind !== 'defect') return [];
   const { share, inches, isHeight } = specOf(entry.defect).size ?? {};
   if (share) return [BY_SHARE[share], 'clock'];
-  // A gap lies along the pipe: without the lens's own numbers no picture tells it. A crack is too fine to be touched.
+  // A gap lies along the pipe: without the lens's own numbers no picture tells it.
+  if (isHeight && inches === 'gapIn') return knowsField ? ['gap', 'clock'] : ['clock'];
+  // A crack is too fine to be touched.
   return isHeight && (inches === 'offsetIn' || inches === 'lipIn')
     ? [BY_INCHES[inches], 'clock']
     : ['clock'];

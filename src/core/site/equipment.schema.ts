@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
 import { firmSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
+import { lensFields } from '../model/log/still-measure.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
 
 export const equipmentSchema = Joi.object({
@@ -14,6 +15,7 @@ export const equipmentSchema = Joi.object({
         name: words(80).required(),
         diameterIn: length().greater(0).max(24).required(),
         levels: flag().required(),
+        ...lensFields,
       }),
     )
     .min(1)

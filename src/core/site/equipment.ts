@@ -1,10 +1,21 @@
 import type { Firm } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
+import type { Lens } from '../model/log/still-measure';
 import { type PriceBook } from '../model/prices/price-book';
 import type { OwnWord } from '../speech/draft';
 
-/** A camera head: what decides where it fits. */
-export type Head = { readonly name: string; readonly diameterIn: number; readonly levels: boolean };
+/** A camera head: what decides where it fits, and how its pictures are measured. */
+export type Head = Lens & {
+  readonly name: string;
+  readonly diameterIn: number;
+  readonly levels: boolean;
+};
+
+/** What of a head's lens goes into a measure on its pictures. */
+export const lensOf = (head: Head | undefined): Lens => ({
+  ...(head?.fieldDeg === undefined ? {} : { fieldDeg: head.fieldDeg }),
+  ...(head?.distortion === undefined ? {} : { distortion: head.distortion }),
+});
 
 /** The inspector's rig, and what is assumed of it for the reach estimate. */
 export type Equipment = {

@@ -7,7 +7,7 @@ import type { StoredJob } from '#core/model/job/history';
 import { labelIn, labelOf } from '#core/model/job/labels';
 import { foldLog } from '#core/model/log/fold';
 import { chaptersOf, writeChapters } from '#core/recording/chapters';
-import type { Preferences } from '#core/site/equipment';
+import { lensOf, type Preferences } from '#core/site/equipment';
 import type { Light } from '#ui/TopBar';
 import { JobBar } from '../device/JobBar';
 import { useJob } from '../device/useJob';
@@ -94,7 +94,8 @@ export const LookScreen = memo(function LookScreen({
   const diameterIn = scope.context.boreHereIn;
   const head = preferences.equipment.heads.find(({ name }) => name === run?.head);
   const levels = run?.headLevels ?? head?.levels ?? null;
-  const measuring = useMeasuring(frozen, chosen, diameterIn, levels === true);
+  const lens = { ...lensOf(head), isUpright: levels === true };
+  const measuring = useMeasuring(frozen, chosen, diameterIn, lens);
   useUnfinished(acts.change, recording, video.durationMs);
   const machine = useMachine(video, looked, measuring, looking, acts.append);
 

@@ -8,7 +8,7 @@ import {
   untouched,
 } from '#client/actions/measuring';
 import type { Entry } from '#core/model/log/entry';
-import type { StillMeasure, StillMeasureKind, Touch } from '#core/model/log/still-measure';
+import type { Lens, StillMeasure, StillMeasureKind, Touch } from '#core/model/log/still-measure';
 import { type Measured, measureStill, type NotMeasured } from '#core/still/measure';
 
 /** A picture that stands still to be measured on. */
@@ -46,9 +46,10 @@ export function useMeasuring(
   frozen: Frozen | null,
   entry: Entry | null,
   diameterIn: number | null,
-  isUpright: boolean,
+  head: Lens & { readonly isUpright: boolean },
 ): Measuring | null {
-  const usual = measuresFor(entry);
+  const { isUpright, fieldDeg, distortion } = head;
+  const usual = measuresFor(entry, fieldDeg !== undefined);
   const [chosenWhat, setWhat] = useState<StillMeasureKind | null>(null);
   const what = chosenWhat ?? usual[0] ?? 'fill';
   const [part, setPart] = useState<keyof Touches>('pipe');
@@ -63,8 +64,10 @@ export function useMeasuring(
       on: touches.on,
       ...(touches.vanish[0] ? { vanish: touches.vanish[0] } : {}),
       ...(touches.bottom[0] ? { bottom: touches.bottom[0] } : {}),
+      ...(fieldDeg === undefined ? {} : { fieldDeg }),
+      ...(distortion === undefined ? {} : { distortion }),
     }),
-    [frozen, what, touches],
+    [frozen, what, touches, fieldDeg, distortion],
   );
   // A head that hangs as it likes, or that nobody told of, turns the clock with it.
   const needsBottom = what === 'clock' && !isUpright;

@@ -30,6 +30,12 @@ const fieldsOf = (preferences: Preferences): SettingsFields => ({
   judgement: toFields(preferences.judgement),
 });
 
+/** A number that may be left empty. */
+const MAYBE = {
+  setValueAs: (text: string | number | undefined) =>
+    text === '' || text === undefined ? undefined : Number(text),
+};
+
 const LABELS = {
   'equipment.rodFt': 'Length of the rod',
   'equipment.rodLbPerFt': 'Weight of the rod',
@@ -127,6 +133,12 @@ export const SettingsScreen = memo(function SettingsScreen({
             </Labelled>
           </div>
           <h3>Heads</h3>
+          <p>
+            How high a head sees makes an open joint measurable on a still: hold it a foot from a
+            tape; 14.4 in seen from top to bottom is 62°. How its lens bends a picture (0 for a true
+            one, about −0.1 for a wide one) makes every measure surer. Leave empty what you do not
+            know.
+          </p>
           {heads.fields.map((field, index) => (
             <div key={field.id} className={styles['row']}>
               <Labelled label="Head">
@@ -136,6 +148,18 @@ export const SettingsScreen = memo(function SettingsScreen({
                 <input
                   inputMode="decimal"
                   {...register(`equipment.heads.${index}.diameterIn`, number)}
+                />
+              </Labelled>
+              <Labelled label="Sees, degrees high">
+                <input
+                  inputMode="decimal"
+                  {...register(`equipment.heads.${index}.fieldDeg`, MAYBE)}
+                />
+              </Labelled>
+              <Labelled label="Lens bends">
+                <input
+                  inputMode="decimal"
+                  {...register(`equipment.heads.${index}.distortion`, MAYBE)}
                 />
               </Labelled>
               <label className={styles['tick']}>

@@ -4,6 +4,12 @@ import { STILL_MEASURES } from './still-measure';
 
 const touch = () => Joi.array().ordered(ratio().required(), ratio().required()).length(2);
 
+/** The fields of a lens, on a measure and on a camera head alike. */
+export const lensFields = {
+  distortion: Joi.number().min(-0.5).max(0.5),
+  fieldDeg: Joi.number().min(20).max(170),
+};
+
 export const stillMeasureSchema = Joi.object({
   photoId: id().required(),
   what: oneOf(STILL_MEASURES).required(),
@@ -12,6 +18,5 @@ export const stillMeasureSchema = Joi.object({
   on: Joi.array().items(touch()).min(2).max(400).required(),
   bottom: touch(),
   vanish: touch(),
-  distortion: Joi.number().min(-0.5).max(0.5),
-  fieldDeg: Joi.number().min(20).max(170),
+  ...lensFields,
 });

@@ -5,8 +5,16 @@ export type Touch = readonly [x: number, y: number];
 export const STILL_MEASURES = ['fill', 'share', 'across', 'offset', 'lip', 'gap', 'clock'] as const;
 export type StillMeasureKind = (typeof STILL_MEASURES)[number];
 
+/** What is known of the lens that took a picture. */
+export type Lens = {
+  /** Distortion per half height squared, below 0 for a barrel; absent: none. */
+  readonly distortion?: number;
+  /** Height of the field of view, degrees; a gap cannot be measured without it. */
+  readonly fieldDeg?: number;
+};
+
 /** What was touched on a still to measure a thing: kept with the entry, so that it can be drawn and reckoned again. */
-export type StillMeasure = {
+export type StillMeasure = Lens & {
   readonly photoId: string;
   readonly what: StillMeasureKind;
   /** Width of the picture ÷ its height. */
@@ -19,8 +27,4 @@ export type StillMeasure = {
   readonly bottom?: Touch;
   /** Where the pipe vanishes far ahead; absent: taken for the middle of the picture, and less sure for it. */
   readonly vanish?: Touch;
-  /** Distortion of the lens, per half height squared; absent: none. */
-  readonly distortion?: number;
-  /** Height of the field of view, degrees; a gap cannot be measured without it. */
-  readonly fieldDeg?: number;
 };
