@@ -9,6 +9,7 @@ import tseslint from 'typescript-eslint';
 /** The rooms of the core, lowest first: each imports from those above it in this list, and from no other. */
 const CORE_ROOMS = [
   ['base'],
+  ['office'],
   ['catalogue'],
   ['model'],
   ['measure', 'speech', 'still'],
@@ -22,6 +23,7 @@ const CORE_ROOMS = [
   ['planning'],
   ['section', 'site', 'comparison'],
   ['report'],
+  ['schedule'],
   ['desk', 'simulator', 'interchange', 'trace'],
 ];
 

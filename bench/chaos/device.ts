@@ -69,6 +69,8 @@ async function page(): Promise<StoredJob> {
         inspection: body.inspection,
         rev: body.rev,
         told: [],
+        who: null,
+        readOnly: null,
         installation: body.chert.installation,
         era: body.chert.era,
       };

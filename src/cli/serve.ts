@@ -5,7 +5,11 @@ import { database, dataFolder } from '#server/database';
 import { smtpSettings } from '#server/delivery/smtp';
 import { createFront, type FrontWishes } from '#server/front/front';
 import { openPool } from '#server/front/pool';
-import { installationOf } from '#server/installation';
+import { isLoopback, type People } from '#server/front/access';
+import { mayAsk } from '#server/front/gate';
+import { installationOf, makeToken } from '#server/installation';
+import { hasOwner } from '#server/people/accounts';
+import { findSignedIn } from '#server/people/sessions';
 import { noteRunning } from '#server/running';
 import { keepBackups } from './keep-backups';
 import { keepDelivering } from './keep-delivering';
@@ -58,6 +62,15 @@ function openMail(): ReturnType<typeof smtpSettings> {
 const smtp = openMail();
 const text = process.env['CHERT_ORIGIN'];
 const origin = text ? new URL(text) : null;
+const isReachable = origin !== null || !isLoopback(host);
+const people: People = {
+  hasOwner: () => hasOwner(database()),
+  find: (secret) => findSignedIn(database(), secret, Date.now()),
+  may: (who, method, path) => mayAsk(database(), who, method, path),
+};
+const needsOwner = isReachable && !people.hasOwner();
+// The code is told to the app's threads, and to whoever reads the terminal.
+if (needsOwner) process.env['CHERT_OWNER_CODE'] = makeToken();
 const { handler } = (await import(pathToFileURL(entry).href)) as {
   readonly handler: FrontWishes['app'];
 };
@@ -65,7 +78,20 @@ const thread = join(root, 'dist/server/app-thread.mjs');
 const pools = { pages: openPool('pages', thread), heavy: openPool('heavy', thread) };
 const clientFolder = join(root, 'dist/client');
 noteRunning(dataFolder());
-const server = createFront({ world: { origin, token }, app: handler, pools, clientFolder });
+const server = createFront({
+  world: { origin, isReachable, token, people },
+  app: handler,
+  pools,
+  clientFolder,
+});
+
+/** What keeps Chert from answering anybody, and the two ways out. */
+function sayOwnerWanted(at: URL | null, onPort: number): string {
+  const page = `${at?.origin ?? `http://127.0.0.1:${onPort}`}/owner`;
+  return `Others can reach this Chert, and it has no owner yet: nothing but ${page} is answered.
+Make the owner there with this code, good for this start: ${process.env['CHERT_OWNER_CODE'] ?? ''}
+Or stop it and run: npm run owner`;
+}
 
 server.on('error', (error) => {
   console.error(
@@ -76,7 +102,7 @@ server.on('error', (error) => {
 server.listen(port, host, () => {
   console.log(`Data: ${dataFolder()}`);
   console.log(`Chert: http://${host}:${port}${origin ? `, and ${origin.origin}` : ''}`);
-  if (origin) console.log(`Token, asked for once by each browser elsewhere: ${token}`);
+  if (needsOwner) console.log(sayOwnerWanted(origin, port));
   void warmUp(handler);
   keepBackups(dataFolder(), root);
   keepDelivering(smtp);

@@ -65,9 +65,15 @@ function judge<T>(response: Response, body: Body | null, meant: string | undefin
     : { state: 'later', code, why: message };
 }
 
-async function send<T>(path: string, init: RequestInit, meant?: string): Promise<Sent<T>> {
+async function send<T>(
+  path: string,
+  init: RequestInit,
+  meant?: string,
+  by?: string,
+): Promise<Sent<T>> {
   const headers = new Headers(init.headers);
   if (meant !== undefined) headers.set('x-chert-installation', meant);
+  if (by !== undefined) headers.set('x-chert-person', by);
   try {
     const signal = AbortSignal.timeout(meant === undefined ? PATIENCE_MS : SENDING_PATIENCE_MS);
     const askedMs = Date.now();
@@ -87,15 +93,17 @@ const JSON_TYPE = { 'content-type': 'application/json' };
  * Sends JSON, or text that already is JSON, to the API. Never throws.
  *
  * @param meant the installation that it is meant for; another one does not take it.
+ * @param by the account under which alone it is taken.
  */
 export function sendJson<T>(
   method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body: unknown = {},
   meant?: string,
+  by?: string,
 ): Promise<Sent<T>> {
   const text = typeof body === 'string' ? body : JSON.stringify(body);
-  return send<T>(path, { method, headers: JSON_TYPE, body: text }, meant);
+  return send<T>(path, { method, headers: JSON_TYPE, body: text }, meant, by);
 }
 
 export const postJson = <T>(path: string, body: unknown) => sendJson<T>('POST', path, body);
@@ -104,9 +112,14 @@ export const postJson = <T>(path: string, body: unknown) => sendJson<T>('POST', 
 export const getJson = <T>(path: string, meant?: string) => send<T>(path, {}, meant);
 
 /** Sends a file as it is. */
-export function putBytes(path: string, blob: Blob, meant?: string): Promise<Sent<unknown>> {
+export function putBytes(
+  path: string,
+  blob: Blob,
+  meant?: string,
+  by?: string,
+): Promise<Sent<unknown>> {
   const type = blob.type || 'application/octet-stream';
-  return send(path, { method: 'PUT', headers: { 'content-type': type }, body: blob }, meant);
+  return send(path, { method: 'PUT', headers: { 'content-type': type }, body: blob }, meant, by);
 }
 
 /** Sends a zip. */

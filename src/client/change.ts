@@ -34,6 +34,8 @@ export type Kept = {
   readonly id: string;
   /** The Chert that it is meant for. */
   readonly installation: string;
+  /** The account of the one who did it; absent where Chert had no people. It is sent under no other. */
+  readonly by?: string;
   /** The revision of the job that the screen showed. */
   readonly base: number;
   /** When it was done, by this device's clock. */

@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import type { Person } from '#core/office/roles';
 import { type Deed, editsOf } from '#core/model/job/edits';
 import type { Overwritten } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
@@ -31,6 +32,10 @@ export type JobOnDevice = {
   readonly foreign: readonly Kept[];
   /** What two devices set without seeing each other, the latest first. */
   readonly told: readonly Overwritten[];
+  /** Who is signed in; `null` where Chert has no people. */
+  readonly who: Person | null;
+  /** Why nothing may be done to it here; `null` where something may. */
+  readonly readOnly: string | null;
   /** Why this device could not keep something; it is sent from memory, and lost with the page. */
   readonly trouble: string | null;
   /** Logs as of now, or as of `laterMs` after it: a simulated rig lets minutes go by. */
@@ -65,14 +70,24 @@ export function changesOf(inspection: Inspection, doing: readonly Doing[]): Chan
   });
 }
 
-/** Gives changes their ids and says over what and when they were made. */
-export function freshen(changes: readonly Change[], base: Base, nowMs: number): Fresh[] {
+/**
+ * Gives changes their ids and says over what, when and by whom they were made.
+ *
+ * @param by the account of whoever is signed in.
+ */
+export function freshen(
+  changes: readonly Change[],
+  base: Base,
+  nowMs: number,
+  by?: string,
+): Fresh[] {
   const saidAt = localInstant(new Date(nowMs));
   return changes.map((change) => ({
     id:
       change.what === 'entry' ? change.entry.id : change.what === 'media' ? change.mediaId : ulid(),
     installation: base.installation,
     base: base.rev,
+    ...(by === undefined ? {} : { by }),
     saidAt,
     change,
   }));

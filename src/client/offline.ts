@@ -12,6 +12,14 @@ export function keepOffline(jobId: string): void {
     .register('/service-worker.js')
     .then(() => navigator.serviceWorker.ready)
     .then(() => window.caches.open(PAGES))
-    .then((cache) => Promise.all([`${base}/scope`, `${base}/site`].map((path) => cache.add(path))))
+    .then((cache) =>
+      Promise.all([`${base}/scope`, `${base}/site`].map((path) => keep(cache, path))),
+    )
     .catch(() => undefined);
+}
+
+/** Keeps a page as it is; where the way leads elsewhere, to a sign-in say, what was kept before stays. */
+async function keep(cache: Cache, path: string): Promise<void> {
+  const response = await fetch(path, { redirect: 'error' });
+  if (response.ok) await cache.put(path, response);
 }

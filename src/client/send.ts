@@ -35,34 +35,37 @@ const inOrder = (waiting: readonly Kept[]): readonly Kept[] =>
     ? [...waiting.filter((one) => !isPiece(one)), ...waiting.filter(isPiece)]
     : waiting;
 
-/** The longest run of entries from the head of the queue that belongs to one log. */
+/** The longest run of entries from the head of the queue that belongs to one log and was logged by one. */
 function batchOf(waiting: readonly Kept[], size: number): Kept[] {
   const [first] = waiting;
   if (first?.change.what !== 'entry') return first ? [first] : [];
   const { runId } = first.change;
-  const end = waiting.findIndex(({ change }) => change.what !== 'entry' || change.runId !== runId);
+  const end = waiting.findIndex(
+    ({ change, by }) => change.what !== 'entry' || change.runId !== runId || by !== first.by,
+  );
   return waiting.slice(0, Math.min(size, end < 0 ? waiting.length : end));
 }
 
 async function sendBatch(batch: readonly Kept[], device: string): Promise<Sent<unknown>> {
-  const { change, jobId, installation, id, base, saidAt, ack } = batch[0]!;
+  const { change, jobId, installation, by, id, base, saidAt, ack } = batch[0]!;
   const path = jobPath(jobId);
   if (change.what === 'entry') {
     const entries = batch.flatMap((one) => (one.change.what === 'entry' ? [one.change.entry] : []));
     const runPath = `${path}/runs/${encodeURIComponent(change.runId)}/entries`;
-    return sendJson('POST', runPath, { entries }, installation);
+    return sendJson('POST', runPath, { entries }, installation, by);
   }
   if (change.what === 'edits') {
     const asOf = ack ? { asOf: ack.at } : {};
     const { edits } = change;
-    return sendJson('PATCH', path, { id, device, saidAt, base, ...asOf, edits }, installation);
+    const body = { id, device, saidAt, base, ...asOf, edits };
+    return sendJson('PATCH', path, body, installation, by);
   }
   const blob = await findKeptMedia(change.mediaId);
   if (!blob) {
     const message = 'Its bytes are no longer on this device.';
     return { state: 'refused', code: 'gone', message, faults: [] };
   }
-  return putBytes(`${path}/media/${encodeURIComponent(change.mediaId)}`, blob, installation);
+  return putBytes(`${path}/media/${encodeURIComponent(change.mediaId)}`, blob, installation, by);
 }
 
 /** Reads an acknowledgement: it counts for what it names, and for nothing else. */

@@ -251,3 +251,16 @@ export async function deviceId(make: () => string): Promise<string> {
     return text;
   });
 }
+
+/** How much this device holds, of all jobs, that the server has not taken. */
+export async function countHeld(): Promise<number> {
+  return store()
+    .changes.filter(({ state }) => state === 'kept' || state === 'refused')
+    .count();
+}
+
+/** Takes everything of every job off this device. */
+export async function forgetStore(): Promise<void> {
+  await store().delete();
+  opened = null;
+}

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
+import { hasRight, rightToSet } from '#core/office/roles';
 import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
@@ -7,6 +8,7 @@ import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/lab
 import { refuseFaults, refuseUnknown } from './http/answer';
 import { loadFacts, loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
+import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
 
 /** Edits as a device sends them. */
@@ -22,6 +24,8 @@ export type SentEdits = {
   /** Set where this server once took it and a restore has lost it: what came later than this stands. */
   readonly asOf?: string;
   readonly edits: readonly Edit[];
+  /** Who sends them; absent where Chert has no people. */
+  readonly who?: SignedIn | null;
 };
 
 export type EditsOutcome = Step & {
@@ -83,6 +87,7 @@ export function storeEdits(
     const stored = needsLogs ? loadStored(db, jobId) : loadFacts(db, jobId);
     if (!stored) throw refuseUnknown('job');
     const { inspection: before, rev } = stored;
+    refuseOthers(before, sent);
     const known = findChange(db, jobId, sent.id);
     if (known !== null) return { outcome: 'known', before: rev, rev, isOtherwise: false };
     const others = editsSince(db, jobId, sent);
@@ -108,6 +113,20 @@ export function storeEdits(
   return store.immediate();
 }
 
+/**
+ * @throws what is said of a job that is not there, where somebody may not set one of the fields. Whose job it is,
+ *   the office says alone.
+ */
+function refuseOthers({ job }: Inspection, { who, edits }: SentEdits): void {
+  if (!who) return;
+  const isTheirs = job.assignedTo === who.id;
+  const may = ({ path }: Edit) =>
+    path.join(' ') === 'job assignedTo'
+      ? hasRight(who.role, 'agree', false)
+      : hasRight(who.role, rightToSet(path), isTheirs);
+  if (!edits.every(may)) throw refuseUnknown('job');
+}
+
 /** What other devices set since the revision that this one saw, the latest first. */
 function editsSince(db: Database, jobId: string, { base, device }: SentEdits): Row[] {
   return prepared<[string, number, string], Row>(
@@ -119,7 +138,7 @@ function editsSince(db: Database, jobId: string, { base, device }: SentEdits): R
 function takeDown(
   db: Database,
   jobId: string,
-  sent: Pick<SentEdits, 'id' | 'device' | 'saidAt'>,
+  sent: Pick<SentEdits, 'id' | 'device' | 'saidAt' | 'who'>,
   laid: {
     readonly before: Inspection;
     readonly edits: readonly Edit[];
@@ -130,8 +149,8 @@ function takeDown(
 ): void {
   const insert = prepared(
     db,
-    `INSERT INTO edits (job_id, change_id, rev, path, was, value, device, said_at, at, over_seq)
-     VALUES (@jobId, @changeId, @rev, @path, @was, @value, @device, @saidAt, @at, @overSeq)`,
+    `INSERT INTO edits (job_id, change_id, rev, path, was, value, device, said_at, at, over_seq, session)
+     VALUES (@jobId, @changeId, @rev, @path, @was, @value, @device, @saidAt, @at, @overSeq, @session)`,
   );
   let { before } = laid;
   for (const edit of laid.edits) {
@@ -150,6 +169,7 @@ function takeDown(
       saidAt: sent.saidAt,
       at: laid.now,
       overSeq: over?.seq ?? null,
+      session: sent.who?.sessionId ?? null,
     });
   }
 }

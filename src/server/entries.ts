@@ -5,6 +5,7 @@ import type { Entry } from '#core/model/log/entry';
 import { liftRecord } from '#core/model/migrations/index';
 import { commitTogether } from './commit-together';
 import { refuseFaults } from './http/answer';
+import type { SignedIn } from './people/sessions';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
 import { prepared } from './prepared';
@@ -21,6 +22,7 @@ export function appendEntries(
   runId: string,
   entries: readonly Entry[],
   receivedAt: string,
+  who: SignedIn | null = null,
 ): Stored[] {
   const find = prepared<[string, string, string], { body: string }>(
     db,
@@ -28,13 +30,13 @@ export function appendEntries(
   );
   const insert = prepared(
     db,
-    'INSERT INTO entries (job_id, run_id, id, body, received_at) VALUES (?, ?, ?, ?, ?)',
+    'INSERT INTO entries (job_id, run_id, id, body, received_at, session) VALUES (?, ?, ?, ?, ?, ?)',
   );
   const append = db.transaction((): Stored[] => {
     const outcomes = entries.map((entry): Stored => {
       const known = find.get(jobId, runId, entry.id);
       if (known) return sameJson(JSON.parse(known.body), entry) ? 'known' : 'conflict';
-      insert.run(jobId, runId, entry.id, JSON.stringify(entry), receivedAt);
+      insert.run(jobId, runId, entry.id, JSON.stringify(entry), receivedAt, who?.sessionId ?? null);
       return 'stored';
     });
     if (outcomes.includes('conflict')) throw new Conflict(outcomes);
@@ -61,6 +63,7 @@ export const logEntries = (
   runId: string,
   entries: readonly Entry[],
   now: string,
+  who: SignedIn | null = null,
 ): Promise<Step & { readonly outcomes: Stored[] }> =>
   commitTogether(db, () => {
     const known = new Set([
@@ -69,7 +72,7 @@ export const logEntries = (
     ]);
     const dangling = findDanglingEntries(entries, known, 'entries');
     if (dangling.length > 0) throw refuseFaults(dangling);
-    const outcomes = appendEntries(db, jobId, runId, entries, now);
+    const outcomes = appendEntries(db, jobId, runId, entries, now, who);
     if (outcomes.includes('stored')) return { outcomes, ...stepJob(db, jobId) };
     const rev = revOf(db, jobId) ?? 0;
     return { outcomes, before: rev, rev };

@@ -256,7 +256,7 @@ it('the outbox keeps a message with its attachments, and nothing leaves', () => 
     at: '2026-11-06T22:00:00Z',
     isWaiting: false,
   });
-  expect(listOutbox(its.db, JOB)).toMatchObject([
+  expect(listOutbox(its.db, { jobId: JOB })).toMatchObject([
     {
       to: 'a@b.example',
       text: '<b>hi</b>',
@@ -264,7 +264,7 @@ it('the outbox keeps a message with its attachments, and nothing leaves', () => 
       attachments: [{ name: 'buyer.pdf', size: 3 }],
     },
   ]);
-  expect(listOutbox(its.db, 'another')).toEqual([]);
+  expect(listOutbox(its.db, { jobId: 'another' })).toEqual([]);
   expect(findAttachment(its.db, 'M1', 0)!.bytes.toString()).toBe('pdf');
   expect(findAttachment(its.db, 'M1', 1)).toBeNull();
 });

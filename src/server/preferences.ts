@@ -1,19 +1,35 @@
 import type { Database } from 'better-sqlite3';
+import { hasRight, type Person } from '#core/office/roles';
 import { DEFAULT_PREFERENCES, type Preferences } from '#core/site/equipment';
+import { refuseUnknown } from './http/answer';
 import { prepared } from './prepared';
 
 /** What was read last, with its text: the same object while nothing else was set. */
-let last: { readonly body: string; readonly preferences: Preferences } | null = null;
+const last = new Map<string, { readonly body: string; readonly preferences: Preferences }>();
 
-/** What the inspector has set for every job, else the defaults. */
-export function loadPreferences(db: Database): Preferences {
+/** The parts that each inspector of a firm sets alone. */
+const OWN = new Set<string>(['equipment', 'ownWords'] satisfies (keyof Preferences)[]);
+
+/** What is set for every job, with the rig and the words of whoever asks; else the defaults. */
+export function loadPreferences(db: Database, who: Person | null = null): Preferences {
   const row = prepared<[], { body: string }>(db, 'SELECT body FROM preferences').get();
-  if (!row) return DEFAULT_PREFERENCES;
-  if (last?.body !== row.body) {
-    last = { body: row.body, preferences: JSON.parse(row.body) as Preferences };
-  }
-  return last.preferences;
+  const own = who ? ownOf(db, who.id) : '{}';
+  if (!row && own === '{}') return DEFAULT_PREFERENCES;
+  const body = `${row?.body ?? '{}'}\n${own}`;
+  const key = who?.id ?? '';
+  const known = last.get(key);
+  if (known?.body === body) return known.preferences;
+  const firms = row ? (JSON.parse(row.body) as Preferences) : DEFAULT_PREFERENCES;
+  const preferences = { ...firms, ...(JSON.parse(own) as Partial<Preferences>) };
+  last.set(key, { body, preferences });
+  return preferences;
 }
+
+const ownOf = (db: Database, personId: string) =>
+  prepared<[string], { preferences: string }>(
+    db,
+    'SELECT preferences FROM accounts WHERE id = ?',
+  ).get(personId)?.preferences ?? '{}';
 
 export function storePreferences(db: Database, preferences: Preferences): void {
   prepared(
@@ -23,8 +39,15 @@ export function storePreferences(db: Database, preferences: Preferences): void {
   ).run(JSON.stringify(preferences));
 }
 
+/** @throws what is said of an address that is not there, where somebody may not set one of the parts. */
+function refuseOthers(change: object, who: Person | null): void {
+  if (!who || hasRight(who.role, 'firm', false)) return;
+  if (!Object.keys(change).every((part) => OWN.has(part))) throw refuseUnknown('address');
+}
+
 /**
- * Lays changed parts over what is set, in one transaction: what two screens change at a time both stand.
+ * Lays changed parts over what is set, in one transaction: what two screens change at a time both stand. In a firm the
+ * rig and the words are whoever's sets them.
  *
  * @param check judges the whole before it is stored; what it throws changes nothing.
  */
@@ -32,13 +55,29 @@ export function changePreferences(
   db: Database,
   change: Partial<Preferences>,
   check: (whole: Preferences) => void,
+  who: Person | null = null,
 ): Preferences {
+  refuseOthers(change, who);
   return db
     .transaction(() => {
-      const whole = { ...loadPreferences(db), ...change };
+      const whole = { ...loadPreferences(db, who), ...change };
       check(whole);
-      storePreferences(db, whole);
+      if (!who) storePreferences(db, whole);
+      else storeShared(db, change, who);
       return whole;
     })
     .immediate();
+}
+
+function storeShared(db: Database, change: Partial<Preferences>, who: Person): void {
+  const parts = Object.entries(change);
+  const own = parts.filter(([part]) => OWN.has(part));
+  const firms = parts.filter(([part]) => !OWN.has(part));
+  if (own.length > 0) {
+    const before = JSON.parse(ownOf(db, who.id)) as object;
+    const after = JSON.stringify({ ...before, ...Object.fromEntries(own) });
+    prepared(db, 'UPDATE accounts SET preferences = ? WHERE id = ?').run(after, who.id);
+  }
+  if (firms.length > 0)
+    storePreferences(db, { ...loadPreferences(db), ...Object.fromEntries(firms) });
 }

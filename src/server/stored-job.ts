@@ -1,13 +1,48 @@
 import type { Database } from 'better-sqlite3';
+import { hasRight, type Person } from '#core/office/roles';
 import type { StoredJob } from '#core/model/job/history';
 import { listOverwritten } from './edits';
 import { loadStored } from './inspections';
 import { installationOf } from './installation';
+import { findAccount } from './people/accounts';
 
-/** Reads a job for its pages; `null` when there is none. */
-export function loadStoredJob(db: Database, jobId: string): StoredJob | null {
+/**
+ * Reads a job for its pages; `null` when there is none.
+ *
+ * @param needs what it takes to do something on the page that shows it.
+ * @param who somebody who is signed in; `null` where Chert has no people.
+ */
+export function loadStoredJob(
+  db: Database,
+  jobId: string,
+  who: Person | null,
+  needs: 'agree' | 'log' = 'log',
+): StoredJob | null {
   const stored = loadStored(db, jobId);
   if (!stored) return null;
   const { id, era } = installationOf(db);
-  return { ...stored, installation: id, era, told: listOverwritten(db, jobId) };
+  const { assignedTo } = stored.inspection.job;
+  return {
+    ...stored,
+    installation: id,
+    era,
+    told: listOverwritten(db, jobId),
+    who: who && { id: who.id, name: who.name, role: who.role },
+    readOnly: whyReadOnly(db, assignedTo, who, needs),
+  };
+}
+
+/** Why somebody may only read a job; `null` where they may do something to it. */
+function whyReadOnly(
+  db: Database,
+  assignedTo: string | undefined,
+  who: Person | null,
+  needs: 'agree' | 'log',
+): string | null {
+  if (!who || hasRight(who.role, needs, assignedTo === who.id)) return null;
+  if (who.role === 'office')
+    return 'The office reads along here: what is logged and how it is judged is the inspector’s.';
+  const name = assignedTo === undefined ? undefined : findAccount(db, assignedTo)?.name;
+  const whose = name === undefined ? 'This is nobody’s job yet' : `This is ${name}’s job`;
+  return `${whose}: you read along. What is pressed here changes nothing.`;
 }

@@ -1,4 +1,5 @@
 import type { ReactNode, SyntheticEvent } from 'react';
+import { hasRight, type Person, type Right } from '#core/office/roles';
 import styles from './TopBar.module.css';
 import { Wordmark } from './Wordmark';
 
@@ -25,12 +26,17 @@ type Props = {
   /** How many things wait at a stage. */
   readonly waiting?: Partial<Record<Stage, number>>;
   readonly children?: ReactNode;
+  /** Who is signed in; absent or `null` where Chert has no people. */
+  readonly who?: Person | null;
+  /** Whether nobody is signed in yet: no way leads on. */
+  readonly isBare?: boolean;
   /** Switches the light in place; absent where the page has no script. */
   readonly onLight?: (light: Light) => void;
 };
 
 /** Wordmark, the job, the stages, save state and light. */
-export function TopBar({ light, path, job, stage, waiting, children, onLight }: Props) {
+export function TopBar(props: Props) {
+  const { light, path, job, stage, waiting, children, onLight, who, isBare = false } = props;
   return (
     <header className={styles['bar']}>
       <Wordmark />
@@ -65,15 +71,35 @@ export function TopBar({ light, path, job, stage, waiting, children, onLight }: 
       )}
       <div className={styles['end']}>
         {children}
-        {!job && (
-          <a className={styles['settings']} href="/settings">
-            Settings
+        {!job && !isBare && <Places who={who ?? null} />}
+        {who && (
+          <a className={styles['settings']} href="/me">
+            <span className="hidden-visually">Your account: </span>
+            {who.name}
           </a>
         )}
         <LightSwitch light={light} path={path} onLight={onLight} />
       </div>
     </header>
   );
+}
+
+/** The ways from a page that is no job's, as far as whoever is signed in may go them. */
+function Places({ who }: { readonly who: Person | null }) {
+  const may = (right: Right) => !who || hasRight(who.role, right, true);
+  const places = [
+    { href: '/due', label: 'Due', isShown: true },
+    { href: '/board', label: 'Board', isShown: true },
+    { href: '/people', label: 'People', isShown: who !== null && may('people') },
+    { href: '/settings', label: 'Settings', isShown: may('set') },
+  ];
+  return places
+    .filter(({ isShown }) => isShown)
+    .map(({ href, label }) => (
+      <a key={href} className={styles['settings']} href={href}>
+        {label}
+      </a>
+    ));
 }
 
 function LightSwitch({

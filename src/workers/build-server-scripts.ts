@@ -9,6 +9,7 @@ const SCRIPTS: Readonly<Record<string, string>> = {
   'app-thread': 'server/front/app-thread',
   serve: 'cli/serve',
   seed: 'cli/seed',
+  owner: 'cli/owner',
   backup: 'cli/backup',
   restore: 'cli/restore',
   verify: 'cli/verify',

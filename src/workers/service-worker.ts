@@ -17,6 +17,12 @@ clientsClaim();
 
 precacheAndRoute(PRECACHE);
 
+/** Where a page leads elsewhere, to a sign-in say, the one that was kept before stays. */
+const ONLY_WHOLE = {
+  cacheWillUpdate: ({ response }: { readonly response: Response }) =>
+    Promise.resolve(response.status === 200 && !response.redirected ? response : null),
+};
+
 /** Pages come fresh from the server; without it, as they were kept. Only jobs' pages and the Desk. */
 registerRoute(
   ({ request, url }) =>
@@ -24,7 +30,7 @@ registerRoute(
   new NetworkFirst({
     cacheName: 'chert-pages',
     networkTimeoutSeconds: PAGE_WAIT_S,
-    plugins: [new ExpirationPlugin({ maxEntries: 200 })],
+    plugins: [ONLY_WHOLE, new ExpirationPlugin({ maxEntries: 200 })],
     matchOptions: { ignoreVary: true, ignoreSearch: true },
   }),
 );

@@ -8,5 +8,7 @@ export type AccessSpec = {
   readonly order: number;
   /** Why it stands there. */
   readonly why: string;
+  /** Whether it is reached by a ladder: it takes longer, and dry weather. */
+  readonly isOnRoof?: true;
   readonly caution?: Caution;
 };

@@ -16,10 +16,10 @@ function mustBeWhole(preferences: Preferences): void {
 }
 
 /** The rig, the inspector's own words, how new jobs are judged, and price books. */
-export const GET = endpoint(() => answer(loadPreferences(database())));
+export const GET = endpoint(({ locals }) => answer(loadPreferences(database(), locals.who)));
 
 /** Changes the parts that are given; what another screen changed meanwhile stands beside them. */
-export const PATCH = endpoint(async ({ request }) => {
+export const PATCH = endpoint(async ({ request, locals }) => {
   const change = await readJson(request, BODY_LIMITS.file);
   if (change === null || typeof change !== 'object' || Array.isArray(change)) {
     const fault: Fault = {
@@ -29,7 +29,7 @@ export const PATCH = endpoint(async ({ request }) => {
     };
     throw refuseFaults([fault]);
   }
-  changePreferences(database(), change, mustBeWhole);
+  changePreferences(database(), change, mustBeWhole, locals.who);
   return answer({ outcome: 'stored' });
 });
 

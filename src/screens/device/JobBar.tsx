@@ -25,6 +25,7 @@ export function JobBar({ job, stage, light, onLight, detail, waiting = {} }: Pro
         stage={stage}
         waiting={waiting}
         onLight={onLight}
+        who={job.who}
       >
         <SaveMark job={job} />
       </TopBar>

@@ -13,7 +13,9 @@ function sayState({
   save,
   waiting,
   isAtWork,
+  readOnly,
 }: JobOnDevice): readonly [state: string, text: string] {
+  if (readOnly !== null && waiting.length === 0) return ['saved', 'Read only'];
   const toSend = waiting.filter(({ state }) => state === 'kept');
   const isHeld = toSend.some(isUnkept);
   const refused = waiting.length - toSend.length;
@@ -41,13 +43,14 @@ type Props = { readonly job: JobOnDevice; readonly inspection: Inspection };
 
 /** What stands in the way of saving, and what else has to be told of it: under the top bar, only while there is something. */
 export function SaveStrip({ job, inspection }: Props) {
-  const { save, waiting, trouble, told, foreign } = job;
+  const { save, waiting, trouble, told, foreign, readOnly } = job;
   const clock = useClockTrouble();
   const refused = waiting.filter(({ state }) => state === 'refused');
   const isWaiting = waiting.length > refused.length;
   return (
     <div className={styles['strip']}>
       {save.kind === 'unreachable' && isWaiting && save.why && <p role="alert">{save.why}</p>}
+      {readOnly !== null && <p>{readOnly}</p>}
       {trouble && <p role="alert">{trouble}</p>}
       {clock && <p role="alert">{clock}</p>}
       <ElsewhereNote

@@ -29,6 +29,8 @@ const LAST = 2 ** 52;
 /** A job on this device: written here first, then sent in order. Every tab shows the same. */
 export function useJob(stored: StoredJob): JobOnDevice {
   const jobId = stored.inspection.job.id;
+  const by = stored.who?.id;
+  const isReadOnly = stored.readOnly !== null;
   const [base, setBase] = useState<Base>(() => ({ ...stored, jobId }));
   const [told, setTold] = useState(stored.told);
   const [kept, setKept] = useState<readonly Kept[]>([]);
@@ -100,10 +102,10 @@ export function useJob(stored: StoredJob): JobOnDevice {
 
   const keep = useCallback(
     (changes: readonly Kept['change'][]) => {
-      if (changes.length === 0) return;
+      if (changes.length === 0 || isReadOnly) return;
       shown.current = applyChanges(shown.current, changes);
       const nowMs = Date.now();
-      const rows = freshen(changes, baseNow.current, nowMs);
+      const rows = freshen(changes, baseNow.current, nowMs, by);
       setFresh((now) => [...now, ...rows]);
       const key = jot(jobId, rows, nowMs);
       keepChanges(jobId, rows).then(
@@ -111,7 +113,7 @@ export function useJob(stored: StoredJob): JobOnDevice {
         (error: unknown) => setTrouble(sayTrouble(error)),
       );
     },
-    [jobId],
+    [jobId, by, isReadOnly],
   );
   const change = useCallback(
     (...doing: readonly Doing[]) => keep(changesOf(shown.current, doing)),
@@ -132,12 +134,13 @@ export function useJob(stored: StoredJob): JobOnDevice {
   }, []);
   const addBytes = useCallback(
     async (mediaId: string, blob: Blob) => {
+      if (isReadOnly) return mediaId;
       const isKept = keepMedia(jobId, mediaId, blob);
       await during(isKept.catch((error: unknown) => setTrouble(sayTrouble(error))));
       keep([{ what: 'media', mediaId }]);
       return mediaId;
     },
-    [jobId, keep, during],
+    [jobId, keep, during, isReadOnly],
   );
   const addMedia = useCallback((blob: Blob) => addBytes(ulid(), blob), [addBytes]);
   const addPiece = useCallback(
@@ -162,6 +165,8 @@ export function useJob(stored: StoredJob): JobOnDevice {
     ),
     foreign,
     told,
+    who: stored.who,
+    readOnly: stored.readOnly,
     trouble,
     append,
     change,

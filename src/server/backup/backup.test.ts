@@ -13,16 +13,17 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Database } from 'better-sqlite3';
+import Sqlite, { type Database } from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import { demoInspection } from '#core/testing/demo-inspections';
-import { openDatabase } from '../database';
+import { migrationsFolder, openDatabase } from '../database';
 import { listEntries } from '../entries';
 import { lookAtHealth } from '../health';
 import { loadInspection, storeInspection } from '../inspections';
 import { installationOf } from '../installation';
 import { pathOfMedia, storeMedia } from '../media';
+import { migrate, readMigrations } from '../migrate';
 import { noteRunning, runningPid } from '../running';
 import { backUp, listBackups, placeOfContent, prune, readManifest, verifyBackup } from './backup';
 import { nameOf, namesToKeep } from './manifest';
@@ -157,14 +158,9 @@ describe('a backup', () => {
   });
 
   it('is made before a migration', () => {
-    db.close();
     const path = join(folder, 'old.db');
-    copyFileSync(join(data, 'chert.db'), path);
-    const old = openDatabase(path);
-    old.pragma('user_version = 4');
-    old.exec(
-      'DROP INDEX jobs_listed; DROP INDEX jobs_at_work; DROP INDEX jobs_by_address; CREATE INDEX jobs_by_schedule ON jobs (scheduled_for); DROP INDEX outbox_waiting; ALTER TABLE outbox DROP COLUMN state; ALTER TABLE outbox DROP COLUMN tries; ALTER TABLE outbox DROP COLUMN answer; ALTER TABLE outbox DROP COLUMN next_try_at',
-    );
+    const old = new Sqlite(path);
+    migrate(old, readMigrations(migrationsFolder()).slice(0, 4));
     old.close();
     openDatabase(path).close();
     expect(existsSync(join(folder, 'backups', 'before-migration-5.db'))).toBe(true);

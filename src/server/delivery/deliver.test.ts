@@ -21,7 +21,7 @@ const MESSAGE = {
 const its = freshDatabase();
 const file = (db: Database, isWaiting = true) =>
   fileMessage(db, MESSAGE, { id: 'M1', jobId: JOB, at: new Date(NOW).toISOString(), isWaiting });
-const one = () => listOutbox(its.db, JOB)[0]!;
+const one = () => listOutbox(its.db, { jobId: JOB })[0]!;
 const refusing = (isFinal: boolean): MailAdapter => ({
   send: () => Promise.reject(new NotTaken('452 full', isFinal)),
 });

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { hasRight, type Person } from '#core/office/roles';
 import { prepared } from '../prepared';
 import type { Attachment, Message } from './mail';
 
@@ -27,7 +28,8 @@ export type Sent = {
 
 type Filing = {
   readonly id: string;
-  readonly jobId: string;
+  /** `null` for mail to people of the firm. */
+  readonly jobId: string | null;
   readonly at: string;
   /** Whether a mail service is to take it. */
   readonly isWaiting: boolean;
@@ -64,13 +66,24 @@ type Row = Omit<Sent, 'attachments'>;
 const COLUMNS = `id, job_id AS jobId, recipient AS "to", subject, body AS text, sent_at AS sentAt,
   state, tries, answer, next_try_at AS nextTryAt`;
 
-/** The messages, the latest first; of one job when it is named. */
-export function listOutbox(db: Database, jobId?: string): Sent[] {
-  const rows = prepared<[string | null, string | null], Row>(
+/** Which messages are listed: of one job, or those that somebody may read. */
+type Wanted = { readonly jobId?: string; readonly who?: Person | null };
+
+/** The messages, the latest first: an inspector's own jobs' alone, and mail to people for an owner alone. */
+export function listOutbox(db: Database, { jobId, who = null }: Wanted = {}): Sent[] {
+  const rows = prepared<object, Row>(
     db,
-    `SELECT ${COLUMNS} FROM outbox WHERE ? IS NULL OR job_id = ?
+    `SELECT ${COLUMNS} FROM outbox
+       WHERE (@jobId IS NULL OR job_id = @jobId)
+         AND (@seesPeople OR job_id IS NOT NULL)
+         AND (@seesAll OR job_id IN (SELECT id FROM jobs WHERE assigned_to = @whoId))
        ORDER BY sent_at DESC, id DESC LIMIT 200`,
-  ).all(jobId ?? null, jobId ?? null);
+  ).all({
+    jobId: jobId ?? null,
+    whoId: who?.id ?? null,
+    seesPeople: !who || hasRight(who.role, 'people', false) ? 1 : 0,
+    seesAll: !who || hasRight(who.role, 'mail', false) ? 1 : 0,
+  });
   const attachments = prepared<[string], Sent['attachments'][number]>(
     db,
     'SELECT name, type, length(bytes) AS size FROM outbox_attachments WHERE message_id = ? ORDER BY position',

@@ -1,13 +1,29 @@
 import { describe, expect, it } from 'vitest';
-import { type Asked, isToken, judgeAccess, type Verdict, type World } from './access';
+import type { SignedIn } from '../people/sessions';
+import {
+  type Asked,
+  isLoopback,
+  judgeAccess,
+  type People,
+  type Verdict,
+  type World,
+} from './access';
 import { laneOf } from './lanes';
 
 const TOKEN = 'abcd-efgh-jkmn-pqrs-tuvw';
-const LOCAL: World = { origin: null, token: TOKEN };
-const PUBLIC: World = { origin: new URL('https://scope.example'), token: TOKEN };
+const ANN: SignedIn = { id: 'ann', name: 'Ann', role: 'inspector', sessionId: 'S' };
+const NOBODY: People = { hasOwner: () => false, find: () => null, may: () => false };
+const FIRM: People = {
+  hasOwner: () => true,
+  find: (secret) => (secret === 'anns' ? ANN : null),
+  may: (_, __, path) => path !== '/people',
+};
+const LOCAL: World = { origin: null, isReachable: false, token: TOKEN, people: NOBODY };
+const OPEN: World = { ...LOCAL, origin: new URL('https://scope.example'), isReachable: true };
+const PUBLIC: World = { ...OPEN, people: FIRM };
 const HERE = { host: '127.0.0.1:4870' };
 const THERE = { host: 'scope.example' };
-const COOKIE = { cookie: `light=daylight; chert-access=${TOKEN}` };
+const COOKIE = { cookie: 'light=daylight; chert-session=anns' };
 const ask = (headers: Asked['headers'], more: Partial<Asked> = {}): Asked => ({
   method: 'GET',
   path: '/',
@@ -46,22 +62,34 @@ describe('who is answered', () => {
       LOCAL,
       'wrong-host',
     ],
-    ['a tablet without the token', ask(THERE), PUBLIC, 'no-token'],
+    ['a tablet before there is an owner', ask(THERE), OPEN, 'no-owner'],
+    ['this machine before there is one, where others can be', ask(HERE), OPEN, 'no-owner'],
+    ['the page that makes one', ask(THERE, { path: '/owner' }), OPEN, 'welcome'],
+    ['how it is', ask(THERE, { path: '/api/health' }), OPEN, 'welcome'],
+    ['a link before there is one', ask(THERE, { path: '/r/abc' }), OPEN, 'no-owner'],
     [
-      'a tablet with a wrong one',
-      ask({ ...THERE, cookie: 'chert-access=nope' }),
+      'the page that makes one, where there is one',
+      ask(THERE, { path: '/owner' }),
       PUBLIC,
-      'no-token',
+      'signed-out',
     ],
-    ['a tablet with the token', ask({ ...THERE, ...COOKIE }), PUBLIC, 'welcome'],
+    ['a tablet that nobody is signed in on', ask(THERE), PUBLIC, 'signed-out'],
+    ['this machine in a firm', ask(HERE), PUBLIC, 'signed-out'],
     [
-      'a tablet that gives it',
-      ask({ ...THERE, origin: 'https://scope.example' }, { method: 'POST', path: '/access' }),
+      'a tablet whose session is over',
+      ask({ ...THERE, cookie: 'chert-session=nope' }),
+      PUBLIC,
+      'signed-out',
+    ],
+    ['a tablet that is signed in', ask({ ...THERE, ...COOKIE }), PUBLIC, 'welcome'],
+    ['what is not theirs', ask({ ...THERE, ...COOKIE }, { path: '/people' }), PUBLIC, 'not-theirs'],
+    [
+      'a tablet that signs in',
+      ask({ ...THERE, origin: 'https://scope.example' }, { method: 'POST', path: '/sign-in' }),
       PUBLIC,
       'welcome',
     ],
     ['a buyer with a link', ask(THERE, { path: '/r/abc' }), PUBLIC, 'welcome'],
-    ['what a link’s page loads', ask(THERE, { path: '/_astro/x.css' }), PUBLIC, 'welcome'],
     ['the host of nobody’s origin', ask(THERE), LOCAL, 'wrong-host'],
     ['a method that nobody knows', ask(HERE, { method: 'TRACE' }), LOCAL, 'wrong-method'],
     [
@@ -107,9 +135,21 @@ describe('who is answered', () => {
       'wrong-origin',
     ],
     [
-      'a page elsewhere that has the token',
+      'a script with the token, in a firm',
+      ask({ ...HERE, authorization: `Bearer ${TOKEN}` }, { method: 'PUT' }),
+      PUBLIC,
+      'wrong-origin',
+    ],
+    [
+      'a script with the token, from elsewhere',
+      ask({ ...THERE, authorization: `Bearer ${TOKEN}` }, { method: 'PUT' }),
+      OPEN,
+      'wrong-origin',
+    ],
+    [
+      'a page elsewhere that rides on a session',
       ask({ ...HERE, ...COOKIE, origin: 'https://evil.example' }, { method: 'POST' }),
-      LOCAL,
+      PUBLIC,
       'wrong-origin',
     ],
     [
@@ -119,18 +159,30 @@ describe('who is answered', () => {
       'welcome',
     ],
     [
-      'a tablet writing without the token',
+      'a tablet writing that nobody is signed in on',
       ask({ ...THERE, origin: 'https://scope.example' }, { method: 'POST' }),
       PUBLIC,
-      'no-token',
+      'signed-out',
     ],
   ])('%s', (_, asked, world, verdict) => {
-    expect(judgeAccess(asked, world)).toBe(verdict);
+    expect(judgeAccess(asked, world).verdict).toBe(verdict);
   });
 
-  it('takes the token as people type it', () => {
-    expect(isToken(` ${TOKEN.toUpperCase()} `, LOCAL)).toBe(true);
-    expect(isToken(TOKEN.slice(1), LOCAL)).toBe(false);
+  it('knows who asks', () => {
+    expect(judgeAccess(ask({ ...THERE, ...COOKIE }), PUBLIC).who).toEqual(ANN);
+    expect(judgeAccess(ask({ ...THERE, ...COOKIE }, { path: '/r/a' }), PUBLIC).who).toEqual(ANN);
+    expect(judgeAccess(ask(HERE), LOCAL).who).toBeNull();
+  });
+
+  it.each([
+    ['127.0.0.1', true],
+    ['localhost', true],
+    ['::1', true],
+    ['0.0.0.0', false],
+    ['::', false],
+    ['192.168.1.5', false],
+  ])('%s is this machine’s own alone: %s', (host, isOwn) => {
+    expect(isLoopback(host)).toBe(isOwn);
   });
 });
 
@@ -147,6 +199,7 @@ describe('where a request is worked on', () => {
     ['POST', '/api/jobs/import', 'heavy'],
     ['GET', '/api/jobs/j/files/job.zip', 'heavy'],
     ['POST', '/api/jobs', 'pages'],
+    ['POST', '/sign-in', 'here'],
   ])('%s %s: %s', (method, path, lane) => {
     expect(laneOf(method, path).lane).toBe(lane);
   });

@@ -1,6 +1,8 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
 import { parseCookie } from 'cookie';
+import { SESSION_COOKIE, type SignedIn } from '../people/sessions';
+import { isOpen } from './gate';
 
 /** What is known of a request before anything is done with it. */
 export type Asked = {
@@ -11,28 +13,51 @@ export type Asked = {
   readonly remoteAddress: string | undefined;
 };
 
+/** The people of a firm, as the front asks for them. */
+export type People = {
+  readonly hasOwner: () => boolean;
+  /** Who is signed in with a secret. */
+  readonly find: (secret: string) => SignedIn | null;
+  readonly may: (person: SignedIn, method: string, path: string) => boolean;
+};
+
 /** What the server was told about the world. */
 export type World = {
   /** The HTTPS origin that tablets and phones use, from `CHERT_ORIGIN`; `null` when not set. */
   readonly origin: URL | null;
-  /** What browsers elsewhere, and scripts, are asked for. */
+  /** Whether others than this machine may reach it, by `CHERT_ORIGIN` or `HOST`. */
+  readonly isReachable: boolean;
+  /** What scripts on this machine bring, where Chert has no people. */
   readonly token: string;
+  readonly people: People;
 };
 
 /** Whether a request may be answered; if not, why not. */
-export type Verdict = 'welcome' | 'wrong-host' | 'wrong-origin' | 'no-token' | 'wrong-method';
+export type Verdict =
+  | 'welcome'
+  | 'wrong-host'
+  | 'wrong-origin'
+  | 'wrong-method'
+  | 'no-owner'
+  | 'signed-out'
+  | 'not-theirs';
 
-/** The cookie by which a browser that has given the token once is known. */
-export const ACCESS_COOKIE = 'chert-access';
-/** Where the token is given. */
-export const ACCESS_PATH = '/access';
+/** A verdict, and who asks: `null` for nobody who is signed in. */
+export type Judged = { readonly verdict: Verdict; readonly who: SignedIn | null };
+
+/** Where the first owner is made. */
+export const OWNER_PATH = '/owner';
 
 const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
 const LOOPBACK_ADDRESS = /^(::1|(::ffff:)?127\.\d+\.\d+\.\d+)$/;
 const READING = new Set(['GET', 'HEAD']);
 const WRITING = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
-/** What a link to an issued report needs, and nothing else, is open to who has no token. */
-const OPEN = /^\/(r\/|_astro\/|favicon\.svg$)/;
+/** How the server is, without a word about anybody. */
+const HEALTH = '/api/health';
+
+/** Whether a host that a server listens on is this machine's own alone. */
+export const isLoopback = (host: string): boolean =>
+  LOOPBACK_NAMES.has(host) || LOOPBACK_ADDRESS.test(host);
 
 /** Whether a request came over this machine's own loopback, and not through a proxy on it. */
 function isFromHere({ remoteAddress = '', headers }: Asked): boolean {
@@ -41,40 +66,49 @@ function isFromHere({ remoteAddress = '', headers }: Asked): boolean {
 }
 
 /** Compares in a time that tells nothing of where two texts differ. */
-function isSame(a: string, b: string): boolean {
+export function isSame(a: string, b: string): boolean {
   const [bytesA, bytesB] = [Buffer.from(a), Buffer.from(b)];
   return bytesA.length === bytesB.length && timingSafeEqual(bytesA, bytesB);
 }
 
-/** Whether a request brings the token: in the cookie of a browser that gave it, or as a script's bearer. */
-function hasToken({ headers }: Asked, { token }: World): boolean {
-  const bearer = /^Bearer (\S+)$/.exec(headers.authorization ?? '')?.[1];
-  const cookie = parseCookie(headers.cookie ?? '')[ACCESS_COOKIE];
-  return [bearer, cookie].some((given) => given !== undefined && isSame(given, token));
+const bearerOf = ({ headers }: Asked) => /^Bearer (\S+)$/.exec(headers.authorization ?? '')?.[1];
+
+/** Who asks, by the cookie of a device that is signed in. */
+function whoAsks({ headers }: Asked, people: People): SignedIn | null {
+  const secret = parseCookie(headers.cookie ?? '')[SESSION_COOKIE];
+  return secret === undefined ? null : people.find(secret);
 }
 
 /**
- * Decides whether a request is answered. Loopback names are honoured only from loopback; the host of
- * `CHERT_ORIGIN` only with the token; and nothing is changed for a request that does not say, by its
- * `Origin`, that it comes from Chert's own pages, unless it brings the token.
+ * Decides whether a request is answered. Loopback names are honoured only from loopback, and the host of
+ * `CHERT_ORIGIN`. Nothing is changed for a request that does not say, by its `Origin`, that it comes from Chert's own
+ * pages, unless it is a script's on this machine that brings the token. Without people, this machine alone is answered;
+ * where others may reach it, the page that makes the first owner is all there is. With people, whoever asks is signed in
+ * and may ask for it, or it is open to all.
  */
-export function judgeAccess(asked: Asked, world: World): Verdict {
+export function judgeAccess(asked: Asked, world: World): Judged {
   const { method, path, headers } = asked;
-  if (!READING.has(method) && !WRITING.has(method)) return 'wrong-method';
+  const { people, token } = world;
+  const verdict = (one: Verdict, who: SignedIn | null = null): Judged => ({ verdict: one, who });
+  if (!READING.has(method) && !WRITING.has(method)) return verdict('wrong-method');
   const host = headers.host ?? '';
   const isLocal = isFromHere(asked) && LOOPBACK_NAMES.has(host.replace(/:\d+$/, ''));
   const isPublic = world.origin !== null && host === world.origin.host;
-  if (!isLocal && !isPublic) return 'wrong-host';
-  const isTrusted = hasToken(asked, world);
+  if (!isLocal && !isPublic) return verdict('wrong-host');
+  const isFirm = people.hasOwner();
   if (WRITING.has(method)) {
     const own = isLocal ? `http://${host}` : world.origin!.origin;
-    const mayWrite = headers.origin === undefined ? isTrusted : headers.origin === own;
-    if (!mayWrite) return 'wrong-origin';
+    const isScript = !isFirm && isLocal && isSame(bearerOf(asked) ?? '', token);
+    const mayWrite = headers.origin === undefined ? isScript : headers.origin === own;
+    if (!mayWrite) return verdict('wrong-origin');
   }
-  if (isLocal || isTrusted || OPEN.test(path) || path === ACCESS_PATH) return 'welcome';
-  return 'no-token';
+  if (path === HEALTH) return verdict('welcome');
+  if (!isFirm) {
+    const isAlone = isLocal && !world.isReachable;
+    return verdict(isAlone || path === OWNER_PATH ? 'welcome' : 'no-owner');
+  }
+  const who = whoAsks(asked, people);
+  if (isOpen(method, path)) return verdict('welcome', who);
+  if (!who) return verdict('signed-out');
+  return verdict(people.may(who, method, path) ? 'welcome' : 'not-theirs', who);
 }
-
-/** Whether a given token is the right one. */
-export const isToken = (given: string, { token }: World): boolean =>
-  isSame(given.trim().toLowerCase(), token);

@@ -12,7 +12,12 @@ const pool = {
   run: () => Promise.reject(new Error('nothing is worked on here')),
 } as unknown as Pool;
 const front = createFront({
-  world: { origin: null, token: TOKEN },
+  world: {
+    origin: null,
+    isReachable: false,
+    token: TOKEN,
+    people: { hasOwner: () => false, find: () => null, may: () => false },
+  },
   app: (_, response) => void response.end(),
   pools: { pages: pool, heavy: pool, work: pool } as unknown as FrontWishes['pools'],
   clientFolder: mkdtempSync(join(tmpdir(), 'chert-files-')),

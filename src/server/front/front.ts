@@ -1,20 +1,14 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import sirv from 'sirv';
-import { answerError, Refusal } from '../http/answer';
+import { answerError, Refusal, refuseUnknown } from '../http/answer';
 import { MEGABYTE } from '../http/limits';
-import {
-  ACCESS_COOKIE,
-  ACCESS_PATH,
-  type Asked,
-  isToken,
-  judgeAccess,
-  type Verdict,
-  type World,
-} from './access';
+import type { SignedIn } from '../people/sessions';
+import { WHO_HEADER, writeWho } from '../http/who';
+import { type Asked, judgeAccess, OWNER_PATH, type Verdict, type World } from './access';
 import { type Lane, laneOf } from './lanes';
 import { answerLog } from './log-route';
-import { askToken, PLAIN_HEADERS, sayPage } from './plain-pages';
+import { PLAIN_HEADERS, sayPage } from './plain-pages';
 import { type Done, NotDone, type Pool, type Task } from './pool';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => void | Promise<void>;
@@ -28,15 +22,16 @@ export type FrontWishes = {
   readonly clientFolder: string;
 };
 
-/** A link may be read this often by one address in a minute, and a token tried this often. */
+/** A link may be read this often by one address in a minute, and the first owner's code tried this often. */
 const LINK_TRIES = 120;
-const TOKEN_TRIES = 10;
+const CODE_TRIES = 10;
 const MINUTE_S = 60;
-const YEAR_S = 365 * 24 * 3600;
-/** A form with a token in it is small. */
-const FORM_BYTES = 4096;
+/** What only who has its secret opens. */
+const BY_SECRET = /^\/(r|join|calendar)\//;
+/** The page of what is not there. */
+const NOT_HERE = '/404';
 
-const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome'>, [number, string]>> = {
+const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome' | 'not-theirs'>, [number, string]>> = {
   'wrong-method': [405, 'Expected a method that this address knows. Nothing was stored.'],
   'wrong-host': [
     421,
@@ -46,9 +41,13 @@ const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome'>, [number, string]>> =
     403,
     'Only Chert’s own pages may write here, or a script that brings the token. Nothing was stored.',
   ],
-  'no-token': [
+  'no-owner': [
+    403,
+    'Chert can be reached by others here and has no owner yet. Open its page /owner, with the code that was printed when it started, or run: npm run owner',
+  ],
+  'signed-out': [
     401,
-    'This browser has not given the token yet. Open Chert’s first page to give it.',
+    'Nobody is signed in here. What was logged is kept on this device, and sent once you sign in again.',
   ],
 };
 
@@ -111,10 +110,28 @@ async function refuse(
   response.end(await answer.text());
 }
 
+/** Where a person is sent instead, and comes back from. */
+const SENT_TO = { 'signed-out': '/sign-in', 'no-owner': OWNER_PATH } as const;
+
+function sendTo(response: ServerResponse, page: string, back: string): void {
+  response.writeHead(303, {
+    location: `${page}?${new URLSearchParams({ back }).toString()}`,
+    'cache-control': 'no-store',
+  });
+  response.end();
+}
+
 function askedOf(request: IncomingMessage): Asked {
   const path = (request.url ?? '/').replace(/[?#].*$/s, '');
   const { method = 'GET', headers } = request;
   return { method, path, headers, remoteAddress: request.socket.remoteAddress };
+}
+
+/** Says to the app who asks, and drops whatever else said so. */
+function tell(request: IncomingMessage, who: SignedIn | null): void {
+  if (who) request.headers[WHO_HEADER] = writeWho(who);
+  // eslint-disable-next-line @typescript-eslint/no-dynamic-delete -- the name is a constant
+  else delete request.headers[WHO_HEADER];
 }
 
 function taskOf(request: IncomingMessage, body: Buffer): Task {
@@ -152,7 +169,7 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     },
   });
   const links = new RateLimiterMemory({ points: LINK_TRIES, duration: MINUTE_S });
-  const tokens = new RateLimiterMemory({ points: TOKEN_TRIES, duration: MINUTE_S });
+  const codes = new RateLimiterMemory({ points: CODE_TRIES, duration: MINUTE_S });
   /** Whose tries are counted: behind a proxy, the address that it names. */
   const addressOf = ({ headers, remoteAddress = '' }: Asked) =>
     String(headers['x-forwarded-for'] ?? remoteAddress)
@@ -170,38 +187,33 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     'That was too often in one minute. Wait a minute, then try again.',
   ] as const;
 
-  async function takeToken(asked: Asked, request: IncomingMessage, response: ServerResponse) {
-    if (!(await mayTry(tokens, asked))) return refuse(asked, response, tooOften);
-    const form = new URLSearchParams((await readBody(request, FORM_BYTES)).toString('utf8'));
-    const back = form.get('back') ?? '/';
-    // Only a path of this site: "//elsewhere" would be another host.
-    const path = /^\/(?![/\\])/.test(back) ? back : '/';
-    if (!isToken(form.get('token') ?? '', world)) {
-      response.writeHead(401, PLAIN_HEADERS);
-      return void response.end(askToken(path, true));
+  /** What somebody may not have is answered as what is not there. */
+  async function hide(asked: Asked, request: IncomingMessage, response: ServerResponse) {
+    if (isApi(asked.path)) {
+      const { status, code, message } = refuseUnknown(
+        asked.path.startsWith('/api/jobs/') ? 'job' : 'address',
+      );
+      return refuse(asked, response, [status, code, message]);
     }
-    const secure = world.origin?.protocol === 'https:' ? '; Secure' : '';
-    response.writeHead(303, {
-      location: path,
-      'set-cookie': `${ACCESS_COOKIE}=${world.token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Lax${secure}`,
-    });
-    response.end();
+    const task = { ...taskOf(request, Buffer.alloc(0)), method: 'GET', url: NOT_HERE };
+    give(response, await pools.pages.run(task));
   }
 
   async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
     const asked = askedOf(request);
     const { method, path } = asked;
-    const verdict = judgeAccess(asked, world);
-    if (verdict === 'no-token' && !isApi(path) && method === 'GET') {
-      response.writeHead(401, PLAIN_HEADERS);
-      return void response.end(askToken(request.url ?? '/', false));
-    }
+    const { verdict, who } = judgeAccess(asked, world);
+    tell(request, who);
+    if (verdict === 'not-theirs') return hide(asked, request, response);
     if (verdict !== 'welcome') {
+      if (!isApi(path) && method === 'GET' && verdict in SENT_TO)
+        return sendTo(response, SENT_TO[verdict as keyof typeof SENT_TO], request.url ?? '/');
       const [status, message] = REFUSED[verdict];
       return refuse(asked, response, [status, verdict, message]);
     }
-    if (path === ACCESS_PATH && method === 'POST') return takeToken(asked, request, response);
-    if (path.startsWith('/r/') && !(await mayTry(links, asked)))
+    if (BY_SECRET.test(path) && !(await mayTry(links, asked)))
+      return refuse(asked, response, tooOften);
+    if (path === OWNER_PATH && method === 'POST' && !(await mayTry(codes, asked)))
       return refuse(asked, response, tooOften);
     const { lane, limitBytes } = laneOf(method, path);
     if (lane === 'log')

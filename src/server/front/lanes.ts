@@ -29,6 +29,8 @@ const ROUTES: readonly Route[] = [
   route(/^POST$/, `${JOB}/runs/[^/]+/entries`, 'log', record),
   route(/^PATCH$/, JOB, 'here', record),
   route(/^(GET|HEAD)$/, '/api/health', 'here', 0),
+  // Tries are counted on one thread.
+  route(/^POST$/, '/(sign-in|forgot|owner)', 'here', record),
   route(/^PUT$/, `${JOB}/media/[^/]+`, 'pages', media),
   route(/^POST$/, '/api/jobs/import', 'heavy', zip),
   route(/^POST$/, `${JOB}/issued`, 'heavy', record),

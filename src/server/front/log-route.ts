@@ -1,9 +1,10 @@
 import type { IncomingHttpHeaders, ServerResponse } from 'node:http';
 import { type Answer, errorOf, JSON_HEADERS, stamped } from '../http/answer';
 import { parseJson, refuseOtherType } from '../http/body';
-import { MEANT_FOR, refusalOf, refuseOther } from '../http/endpoint';
+import { MEANT_BY, MEANT_FOR, refusalOf, refuseOther, refuseOtherPerson } from '../http/endpoint';
 import { LOADS_NOTHING, SECURITY_HEADERS } from '../http/security-headers';
 import { takeEntries } from '../http/take-entries';
+import { readWho, WHO_HEADER } from '../http/who';
 
 const HEADERS = {
   ...SECURITY_HEADERS,
@@ -41,6 +42,9 @@ export async function answerLog(
   response.end(text);
 }
 
+const headerOf = (value: string | string[] | undefined) =>
+  Array.isArray(value) ? value[0] : value;
+
 async function takeLog(
   headers: IncomingHttpHeaders,
   readBody: () => Promise<Buffer>,
@@ -48,10 +52,11 @@ async function takeLog(
   runId: string,
 ): Promise<Answer> {
   try {
-    const meant = headers[MEANT_FOR];
-    refuseOther(Array.isArray(meant) ? meant[0] : meant);
+    const who = readWho(headerOf(headers[WHO_HEADER]));
+    refuseOther(headerOf(headers[MEANT_FOR]));
+    refuseOtherPerson(headerOf(headers[MEANT_BY]), who);
     refuseOtherType(headers['content-type'] ?? '');
-    return await takeEntries(jobId, runId, parseJson(await readBody()));
+    return await takeEntries(jobId, runId, parseJson(await readBody()), who);
   } catch (error) {
     // The other end went away while it was sending: nobody is left to be answered.
     if ((error as { readonly code?: string }).code === 'ECONNRESET') throw error;

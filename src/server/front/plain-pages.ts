@@ -1,5 +1,3 @@
-import { ACCESS_PATH } from './access';
-
 /** Pages that are shown when the app itself cannot be asked. They load nothing. */
 export const PLAIN_HEADERS = {
   'content-type': 'text/html; charset=utf-8',
@@ -26,15 +24,3 @@ function page(title: string, body: string): string {
 /** Says in a page what stands in the way. */
 export const sayPage = (title: string, text: string): string =>
   page(title, `<p>${escape(text)}</p><p><a href="/">Go to Jobs</a></p>`);
-
-/** Asks a browser that is somewhere else for the token, once. */
-export function askToken(back: string, wasWrong: boolean): string {
-  const wrong = wasWrong
-    ? '<p role="alert"><strong>That is not the token. Look at what the server printed when it started.</strong></p>'
-    : '';
-  return page(
-    'Is this your Chert?',
-    `${wrong}<p>This browser is new here. When Chert starts, it prints a token where it was started. Type it once; this browser is known from then on.</p>
-<form method="post" action="${ACCESS_PATH}"><input type="hidden" name="back" value="${escape(back)}"><label for="token">Token</label><input id="token" name="token" autocomplete="off" autocapitalize="none" spellcheck="false" autofocus required><button>Let me in</button></form>`,
-  );
-}

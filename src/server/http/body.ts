@@ -1,5 +1,6 @@
+import { sayGot } from '#core/base/fault';
 import { Refusal } from './answer';
-import { MEGABYTE } from './limits';
+import { BODY_LIMITS, MEGABYTE } from './limits';
 
 /** Reads a request's body, stopping as soon as it grows over the limit. */
 export async function readBytes(request: Request, limitBytes: number): Promise<Buffer> {
@@ -60,4 +61,15 @@ export function parseJson(bytes: Uint8Array): unknown {
     const got = error instanceof Error ? error.message : 'something else';
     throw new Refusal(400, 'bad-json', `Expected JSON, got: ${got}. Nothing was stored.`);
   }
+}
+
+/** Reads a request's body as a JSON object. */
+export async function readObject(request: Request): Promise<object> {
+  const body = await readJson(request, BODY_LIMITS.record);
+  if (body !== null && typeof body === 'object' && !Array.isArray(body)) return body;
+  throw new Refusal(
+    400,
+    'bad-input',
+    `Expected an object, got ${sayGot(body)}. Nothing was stored.`,
+  );
 }

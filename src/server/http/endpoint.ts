@@ -1,4 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
+import type { Person } from '#core/office/roles';
 import { answerError, Refusal } from './answer';
 import { stampNow } from './stamp';
 
@@ -15,11 +16,25 @@ export function refuseOther(meant: string | undefined | null): void {
   );
 }
 
+/** The header by which a device says whose changes it brings: the id of their account. */
+export const MEANT_BY = 'x-chert-person';
+
+/** What somebody logged is never taken under another's name. */
+export function refuseOtherPerson(by: string | undefined | null, who: Person | null): void {
+  if (!by || by === who?.id) return;
+  throw new Refusal(
+    401,
+    'other-person',
+    'Somebody else is signed in here than the one who logged this. It is kept on this device, and sent once they sign in here again.',
+  );
+}
+
 /** Wraps an endpoint: refusals become the one error shape, and nothing inside ever leaks out. */
 export function endpoint(handle: (context: APIContext) => Promise<Response> | Response): APIRoute {
   return async (context) => {
     try {
       refuseOther(context.request.headers.get(MEANT_FOR));
+      refuseOtherPerson(context.request.headers.get(MEANT_BY), context.locals.who);
       return await handle(context);
     } catch (error) {
       return answerError(refusalOf(error));

@@ -3,6 +3,7 @@ import { checkEntry } from '#core/model/log/entry.schema';
 import { database } from '../database';
 import { logEntries } from '../entries';
 import { revOf } from '../jobs';
+import type { SignedIn } from '../people/sessions';
 import { hasPart } from '../parts';
 import { type Answer, refuseConflict, refuseFaults, refuseUnknown } from './answer';
 
@@ -10,7 +11,12 @@ import { type Answer, refuseConflict, refuseFaults, refuseUnknown } from './answ
 const MOST_ENTRIES = 1_000;
 
 /** Appends entries to a run's log. Answered, entry by entry, only when they are on the disk. */
-export async function takeEntries(jobId: string, runId: string, body: unknown): Promise<Answer> {
+export async function takeEntries(
+  jobId: string,
+  runId: string,
+  body: unknown,
+  who: SignedIn | null = null,
+): Promise<Answer> {
   const db = database();
   if (revOf(db, jobId) === null) throw refuseUnknown('job');
   if (!hasPart(db, 'runs', jobId, runId)) throw refuseUnknown('run');
@@ -26,7 +32,7 @@ export async function takeEntries(jobId: string, runId: string, body: unknown): 
   if (faults.length > 0) throw refuseFaults(faults);
   const entries = checked.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
   const now = new Date().toISOString();
-  const { outcomes, ...step } = await logEntries(db, jobId, runId, entries, now);
+  const { outcomes, ...step } = await logEntries(db, jobId, runId, entries, now, who);
   if (outcomes.includes('conflict')) throw refuseConflict('entry');
   const named = entries.map(({ id }, index) => ({ id, outcome: outcomes[index] }));
   return {

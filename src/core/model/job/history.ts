@@ -1,3 +1,4 @@
+import type { Person } from '../../office/roles';
 import type { Inspection } from './inspection';
 
 /** One field of a job that was set, as its history tells it. */
@@ -28,4 +29,8 @@ export type StoredJob = {
   readonly era: string;
   /** What two devices set without seeing each other, the latest first. */
   readonly told: readonly Overwritten[];
+  /** Who is signed in; `null` where Chert has no people. */
+  readonly who: Person | null;
+  /** Why nothing may be done to it here, as a sentence; `null` where something may. */
+  readonly readOnly: string | null;
 };

@@ -21,6 +21,13 @@ export type Job = {
   readonly inspectionPeriodEndsAt?: string;
   readonly dayBasis?: (typeof DAY_BASES)[number];
   readonly inspector: string;
+  /** The account of the one whose job it is, where Chert has accounts. */
+  readonly assignedTo?: string;
+  /** How long it is planned to take, minutes; absent: as Chert reckons. */
+  readonly lengthMin?: number;
+  /** What it costs the client and the number of its invoice, as text: the books are kept elsewhere. */
+  readonly fee?: string;
+  readonly invoice?: string;
   readonly client: string;
   /** The buyer's agent, or another who hands the report on. */
   readonly agent?: string;

@@ -4,6 +4,10 @@ import { FLOORS, FOUNDATIONS, HISTORY_KINDS, OCCUPANCIES } from './property';
 
 export const propertySchema = Joi.object({
   address: words().required(),
+  position: Joi.object({
+    lat: Joi.number().min(-90).max(90).required(),
+    lon: Joi.number().min(-180).max(180).required(),
+  }),
   yearBuilt: Joi.number().integer().min(1600).max(2200),
   households: Joi.number().integer().min(0).max(10_000).required(),
   bathrooms: Joi.number().min(0).max(1000),

@@ -6,6 +6,8 @@ export const HISTORY_KINDS = ['cleaned', 'repaired', 'lined', 'permit', 'backup'
 /** The house whose lateral is scoped. */
 export type Property = {
   readonly address: string;
+  /** Degrees north and east, for the ways of a day. */
+  readonly position?: { readonly lat: number; readonly lon: number };
   readonly yearBuilt?: number;
   readonly households: number;
   readonly bathrooms?: number;

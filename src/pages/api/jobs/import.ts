@@ -2,6 +2,7 @@ import { ulid } from 'ulid';
 import { readInspectionFile } from '#core/interchange/inspection-file';
 import { safeIdOf } from '#core/interchange/safe-ids';
 import { database, dataFolder } from '#server/database';
+import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readBytes, readText } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -9,10 +10,11 @@ import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
 import { storeMedia } from '#server/media';
+import { ownedBy } from '#server/people/own-job';
 import { unpackJob } from '#server/zip';
 
 /** Reads an inspection file, alone or in a zip with its stills, into a job; with `?as=copy` under an id of its own. */
-export const POST = endpoint(async ({ request, url }) => {
+export const POST = endpoint(async ({ request, url, locals }) => {
   const isZip = /^application\/zip\b/i.test(request.headers.get('content-type') ?? '');
   const packed = isZip ? await unpackJob(await readBytes(request, BODY_LIMITS.zip)) : null;
   const outcome = readInspectionFile(packed?.text ?? (await readText(request, BODY_LIMITS.file)));
@@ -22,7 +24,7 @@ export const POST = endpoint(async ({ request, url }) => {
   const isCopy = url.searchParams.get('as') === 'copy';
   const inspection = isCopy ? { ...outcome.value, job: copy } : outcome.value;
   const now = new Date().toISOString();
-  const stored = storeInspection(database(), inspection, now);
+  const stored = storeInspection(database(), ownedBy(inspection, locals.who), now);
   if (stored === 'conflict') {
     throw new Refusal(
       409,
@@ -31,6 +33,7 @@ export const POST = endpoint(async ({ request, url }) => {
     );
   }
   const jobId = safeIdOf(inspection.job.id);
+  if (stored === 'stored') noteDeed(database(), jobId, { what: 'imported' }, locals.who, now);
   if (packed)
     for await (const { id, ...media } of packed.media())
       storeMedia(database(), dataFolder(), { jobId, id: safeIdOf(id) }, media, now);

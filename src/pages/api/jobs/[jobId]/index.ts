@@ -5,7 +5,8 @@ import { readEdits } from '#server/http/edits';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { loadStored } from '#server/inspections';
-import { removeJob, revOf } from '#server/jobs';
+import { revOf } from '#server/jobs';
+import { takeOff } from '#server/take-off';
 
 /**
  * A job as it stands: its inspection, its revision, and what two devices set without seeing each other.
@@ -25,12 +26,13 @@ export const PATCH = endpoint(async (context) => {
   // The body first: nothing that is read before it may be old by the time it is here.
   const sent = await readEdits(context.request);
   const jobId = context.params['jobId'] ?? '';
-  return answer(storeEdits(database(), jobId, sent, new Date().toISOString()));
+  const { who } = context.locals;
+  return answer(storeEdits(database(), jobId, { ...sent, who }, new Date().toISOString()));
 });
 
 /** Takes a job off the list. Nothing of it is deleted. */
 export const DELETE = endpoint((context) => {
-  removeJob(database(), knownJobId(context), new Date().toISOString());
+  takeOff(database(), knownJobId(context), context.locals.who, new Date().toISOString());
   return answer({ outcome: 'removed' });
 });
 

@@ -4,6 +4,7 @@ import { faultsFromJoi } from '#core/base/fault';
 import { prose, VALIDATION, words } from '#core/base/joi';
 import { READERS } from '#core/report/documents';
 import { database } from '#server/database';
+import { noteDeed } from '#server/deeds';
 import { deliver } from '#server/delivery/deliver';
 import { fileMessage } from '#server/delivery/outbox';
 import { smtpAdapter, smtpSettings } from '#server/delivery/smtp';
@@ -56,6 +57,7 @@ export const POST = endpoint(async (context) => {
   const at = new Date(nowMs).toISOString();
   const message = { to, subject, text, attachments };
   fileMessage(database(), message, { id, jobId, at, isWaiting: smtp !== null });
+  noteDeed(database(), jobId, { what: 'sent', detail: to }, context.locals.who, at);
   const state = smtp ? await deliver(database(), smtpAdapter(smtp), id, nowMs) : 'kept';
   return answer({ id, acceptedAt: at, state }, 201);
 });

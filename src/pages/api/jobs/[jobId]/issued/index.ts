@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { faultsFromJoi } from '#core/base/fault';
 import { line, VALIDATION } from '#core/base/joi';
 import { database, dataFolder } from '#server/database';
+import { noteDeed } from '#server/deeds';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -24,10 +25,11 @@ export const POST = endpoint(async (context) => {
   if (error) throw refuseFaults(faultsFromJoi(error));
   const { reason, limits } = wish as IssueWish;
   const trimmed = { reason: reason.trim(), limits: limits.trim() };
-  return answer(
-    await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, Date.now()),
-    201,
-  );
+  const nowMs = Date.now();
+  const issued = await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, nowMs);
+  const deed = { what: 'issued', detail: String(issued.number) } as const;
+  noteDeed(database(), jobId, deed, context.locals.who, new Date(nowMs).toISOString());
+  return answer(issued, 201);
 });
 
 export const GET = endpoint((context) =>

@@ -1,6 +1,7 @@
 import { mediaTypeOf, videoTypeOf } from '#core/interchange/media-type';
 import { pieceOf } from '#core/interchange/recording-piece';
 import { database, dataFolder } from '#server/database';
+import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -30,14 +31,13 @@ export const PUT = endpoint(async (context) => {
     );
   }
   const media = { type, bytes };
-  const { outcome, ...step } = storeMedia(
-    database(),
-    dataFolder(),
-    { jobId, id },
-    media,
-    new Date().toISOString(),
-  );
+  const now = new Date().toISOString();
+  const { outcome, ...step } = storeMedia(database(), dataFolder(), { jobId, id }, media, now);
   if (outcome === 'conflict') throw refuseConflict('still');
+  if (outcome === 'stored' && !pieceOf(id)) {
+    const detail = type.startsWith('audio/') ? 'a voice note' : 'a still';
+    noteDeed(database(), jobId, { what: 'still', detail }, context.locals.who, now);
+  }
   return answer({ outcome, type, ...step }, outcome === 'stored' ? 201 : 200);
 });
 

@@ -4,6 +4,7 @@ import { faultsFromJoi } from '#core/base/fault';
 import { line, oneOf, VALIDATION } from '#core/base/joi';
 import { type Reader, READERS } from '#core/report/documents';
 import { database } from '#server/database';
+import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -43,6 +44,8 @@ export const POST = endpoint(async (context) => {
     expiresAt: new Date(nowMs + days * DAY_MS).toISOString(),
   };
   const secret = createShare(database(), jobId, link);
+  const deed = { what: 'link', detail: label || reader } as const;
+  noteDeed(database(), jobId, deed, context.locals.who, link.createdAt);
   return answer({ ...link, revokedAt: null, path: `/r/${secret}` }, 201);
 });
 

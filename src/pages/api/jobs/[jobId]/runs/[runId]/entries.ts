@@ -6,9 +6,14 @@ import { refuseMethod } from '#server/http/params';
 import { takeEntries } from '#server/http/take-entries';
 
 /** Appends entries to a run's log. The front does the same by itself: see `server/front/log-route.ts`. */
-export const POST = endpoint(async ({ request, params }) => {
+export const POST = endpoint(async ({ request, params, locals }) => {
   const sent = await readJson(request, BODY_LIMITS.record);
-  const { status, body } = await takeEntries(params['jobId'] ?? '', params['runId'] ?? '', sent);
+  const { status, body } = await takeEntries(
+    params['jobId'] ?? '',
+    params['runId'] ?? '',
+    sent,
+    locals.who,
+  );
   return answer(body, status);
 });
 

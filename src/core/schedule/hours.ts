@@ -1,0 +1,42 @@
+import { type Travel, USUAL_TRAVEL } from './travel';
+
+/** When a firm works and by what its ways are reckoned. Minutes count from midnight. */
+export type Hours = {
+  readonly startMin: number;
+  readonly endMin: number;
+  /** Hours in which it often rains here: nobody goes on a roof then. `null`: none. */
+  readonly rain: { readonly fromMin: number; readonly toMin: number } | null;
+  readonly travel: Travel;
+};
+
+export const USUAL_HOURS: Hours = {
+  startMin: 8 * 60,
+  endMin: 17 * 60 + 30,
+  rain: null,
+  travel: USUAL_TRAVEL,
+};
+
+/** A time of day: "9:05 am". */
+export function sayMin(minutes: number): string {
+  const [hour, minute] = [Math.floor(minutes / 60) % 24, Math.round(minutes) % 60];
+  return `${((hour + 11) % 12) + 1}:${String(minute).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** A length of time: "1 h 15 min". */
+export function sayLength(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes) % 60];
+  return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : '']
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** Minutes from midnight of an instant where it is: `2026-11-03T09:30:00-08:00` is 570. */
+export const minOf = (instant: string): number =>
+  Number(instant.slice(11, 13)) * 60 + Number(instant.slice(14, 16));
+
+/** An instant at another day and time, in the offset that it has. */
+export function movedTo(instant: string, day: string, minutes: number): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  const time = `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}:00`;
+  return `${day}T${time}${instant.slice(19)}`;
+}

@@ -1,0 +1,95 @@
+import type { Holidays } from '../model/job/report-options';
+import { isWorkingDay, workingDaysLeft } from '../report/calendar';
+import { type Appointment, type Crew, endOf, inOrder } from './appointment';
+import type { Hours } from './hours';
+import { type Place, travelMin } from './travel';
+
+/** A time at which a look can be had. */
+export type Slot = {
+  readonly personId: string;
+  readonly day: string;
+  readonly beginMin: number;
+  /** The way there from what comes before, and on to what comes after, minutes; 0 where a day begins or ends there. */
+  readonly wayMin: number;
+  /** Working days left after that day for report, quotes and asking; `null` where no period is known. */
+  readonly daysLeft: number | null;
+};
+
+export type SlotWish = {
+  readonly lengthMin: number;
+  readonly place: Place | null;
+  readonly periodEndsOn: string | null;
+  /** The first day that will do, and how many are looked at. */
+  readonly from: string;
+  readonly days: number;
+  /** No earlier than this on the first day. */
+  readonly fromMin?: number;
+};
+
+/** People are told quarters of an hour. */
+const STEP_MIN = 15;
+const upTo = (minutes: number) => Math.ceil(minutes / STEP_MIN) * STEP_MIN;
+const DAY_MS = 86_400_000;
+const dayAfter = (day: string, count: number) =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + count * DAY_MS).toISOString().slice(0, 10);
+
+/** The first time in each gap of one day, the ways there and on kept free. */
+function slotsOfDay(
+  crew: Crew,
+  day: string,
+  taken: readonly Appointment[],
+  { lengthMin, place, from, fromMin = 0 }: SlotWish,
+  { startMin, endMin, travel }: Hours,
+): Omit<Slot, 'daysLeft'>[] {
+  const earliest = Math.max(startMin, day === from ? fromMin : 0);
+  const stops = inOrder(taken);
+  return Array.from({ length: stops.length + 1 }).flatMap((_, index) => {
+    const [before, after] = [stops[index - 1], stops[index]];
+    const start = before?.place ?? null;
+    const there = before
+      ? travelMin(start, place, travel)
+      : crew.home
+        ? travelMin(crew.home, place, travel)
+        : 0;
+    const on = after ? travelMin(place, after.place, travel) : 0;
+    // From home one leaves as early as it takes; from a job when it is done.
+    const beginMin = upTo(Math.max(earliest, before ? endOf(before) + there : startMin));
+    const latest = (after ? after.beginMin - on : endMin) - lengthMin;
+    return beginMin <= latest ? [{ personId: crew.id, day, beginMin, wayMin: there + on }] : [];
+  });
+}
+
+/**
+ * The first times at which somebody is free: soonest first, then the shortest way. A day's first time in each gap is
+ * offered; what comes later in the same gap is not.
+ *
+ * @param taken everything that is booked in these days.
+ */
+export function findSlots(
+  crews: readonly Crew[],
+  taken: readonly Appointment[],
+  wish: SlotWish,
+  hours: Hours,
+  holidays?: Holidays,
+): Slot[] {
+  const byDay = new Map<string, Appointment[]>();
+  for (const one of taken) {
+    const key = `${one.personId} ${one.day}`;
+    byDay.set(key, [...(byDay.get(key) ?? []), one]);
+  }
+  const days = Array.from({ length: wish.days }, (_, index) => dayAfter(wish.from, index)).filter(
+    (day) =>
+      isWorkingDay(day, holidays) && (wish.periodEndsOn === null || day <= wish.periodEndsOn),
+  );
+  return days.flatMap((day) => {
+    const daysLeft =
+      wish.periodEndsOn === null ? null : workingDaysLeft(day, wish.periodEndsOn, holidays);
+    return crews
+      .flatMap((crew) => slotsOfDay(crew, day, byDay.get(`${crew.id} ${day}`) ?? [], wish, hours))
+      .map((slot): Slot => ({ ...slot, daysLeft }))
+      .toSorted(
+        (a, b) =>
+          a.beginMin - b.beginMin || a.wayMin - b.wayMin || (a.personId < b.personId ? -1 : 1),
+      );
+  });
+}

@@ -1,0 +1,15 @@
+import { database } from '#server/database';
+import { answer } from '#server/http/answer';
+import { originOf } from '#server/http/back';
+import { endpoint } from '#server/http/endpoint';
+import { refuseMethod } from '#server/http/params';
+import { askForSignIn, siteOf } from '#server/people/passkeys';
+
+/** What a passkey is asked to sign, to sign in. */
+export const POST = endpoint(async ({ url }) =>
+  answer({ options: await askForSignIn(database(), siteOf(originOf(url)), Date.now()) }),
+);
+
+export const ALL = endpoint(() => {
+  throw refuseMethod('POST');
+});

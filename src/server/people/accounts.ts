@@ -1,0 +1,138 @@
+import type { Database } from 'better-sqlite3';
+import { ulid } from 'ulid';
+import type { Person, Role } from '#core/office/roles';
+import { Refusal } from '../http/answer';
+import { prepared } from '../prepared';
+
+export type Account = Person & {
+  readonly mail: string;
+  readonly createdAt: string;
+  readonly closedAt: string | null;
+  readonly hasPassword: boolean;
+  /** Where a day begins, in words or as a position; empty where nobody said. */
+  readonly home: string;
+};
+
+type Row = Omit<Account, 'hasPassword'> & { readonly hasPassword: 0 | 1 };
+const COLUMNS = `id, name, mail, role, created_at AS createdAt, closed_at AS closedAt,
+  password IS NOT NULL AS hasPassword, home`;
+const accountOf = (row: Row): Account => ({ ...row, hasPassword: row.hasPassword === 1 });
+
+/** Everybody who has, or had, an account, by name. */
+export const listAccounts = (db: Database): Account[] =>
+  prepared<[], Row>(db, `SELECT ${COLUMNS} FROM accounts ORDER BY closed_at IS NOT NULL, name, id`)
+    .all()
+    .map(accountOf);
+
+export function findAccount(db: Database, id: string): Account | null {
+  const row = prepared<[string], Row>(db, `SELECT ${COLUMNS} FROM accounts WHERE id = ?`).get(id);
+  return row ? accountOf(row) : null;
+}
+
+/** An open account by its mail address, in any case. */
+export function findByMail(db: Database, mail: string): Account | null {
+  const row = prepared<[string], Row>(
+    db,
+    `SELECT ${COLUMNS} FROM accounts WHERE mail = ? AND closed_at IS NULL`,
+  ).get(mail.trim());
+  return row ? accountOf(row) : null;
+}
+
+/** Whether Chert has people at all: without an owner it answers this machine alone. */
+export const hasOwner = (db: Database): boolean =>
+  prepared<[], unknown>(
+    db,
+    `SELECT 1 FROM accounts WHERE role = 'owner' AND closed_at IS NULL LIMIT 1`,
+  ).get() !== undefined;
+
+export type NewAccount = {
+  readonly name: string;
+  readonly mail: string;
+  readonly role: Role;
+};
+
+/**
+ * Makes an account without a password.
+ *
+ * @throws a refusal when the mail address has one.
+ */
+export function createAccount(db: Database, { name, mail, role }: NewAccount, now: string): Person {
+  const id = ulid(Date.parse(now));
+  const done = prepared(
+    db,
+    'INSERT OR IGNORE INTO accounts (id, name, mail, role, created_at) VALUES (?, ?, ?, ?, ?)',
+  ).run(id, name.trim(), mail.trim(), role, now);
+  if (done.changes === 0)
+    throw new Refusal(
+      409,
+      'mail-taken',
+      'This mail address has an account already. Open it again, or use another address.',
+    );
+  return { id, name: name.trim(), role };
+}
+
+/** The hash of an open account's password; `null` where there is none. */
+export const passwordOf = (db: Database, id: string): string | null =>
+  prepared<[string], { password: string | null }>(
+    db,
+    'SELECT password FROM accounts WHERE id = ? AND closed_at IS NULL',
+  ).get(id)?.password ?? null;
+
+export function setPassword(db: Database, id: string, hash: string): void {
+  prepared(db, 'UPDATE accounts SET password = ? WHERE id = ?').run(hash, id);
+}
+
+export function setHome(db: Database, id: string, home: string): void {
+  prepared(db, 'UPDATE accounts SET home = ? WHERE id = ?').run(home.trim(), id);
+}
+
+/** Somebody must be left who can let others in. */
+const LAST_OWNER = new Refusal(
+  409,
+  'last-owner',
+  'This is the last owner. Make somebody else an owner first.',
+);
+
+function keepsOwner(db: Database, change: () => void): void {
+  db.transaction(() => {
+    change();
+    if (!hasOwner(db)) throw LAST_OWNER;
+  }).immediate();
+}
+
+/** @throws a refusal when no owner would be left; nothing is changed then. */
+export function setRole(db: Database, id: string, role: Role): void {
+  keepsOwner(db, () => {
+    prepared(db, 'UPDATE accounts SET role = ? WHERE id = ?').run(role, id);
+  });
+}
+
+/**
+ * Closes an account and ends its sessions; what was done under it keeps its name.
+ *
+ * @throws a refusal when no owner would be left.
+ */
+export function closeAccount(db: Database, id: string, now: string): void {
+  keepsOwner(db, () => {
+    prepared(
+      db,
+      'UPDATE accounts SET closed_at = ?, feed_sha256 = NULL WHERE id = ? AND closed_at IS NULL',
+    ).run(now, id);
+    prepared(db, 'UPDATE sessions SET ended_at = ? WHERE account_id = ? AND ended_at IS NULL').run(
+      now,
+      id,
+    );
+    prepared(db, 'DELETE FROM invitations WHERE account_id = ?').run(id);
+  });
+}
+
+/** Opens a closed account again; it is signed in nowhere. */
+export function reopenAccount(db: Database, id: string): void {
+  prepared(db, 'UPDATE accounts SET closed_at = NULL WHERE id = ?').run(id);
+}
+
+/** Names by account id, the closed ones' too. */
+export function namesOfPeople(db: Database): ReadonlyMap<string, string> {
+  const rows = prepared<[], { id: string; name: string }>(db, 'SELECT id, name FROM accounts');
+  return new Map(rows.all().map(({ id, name }) => [id, name]));
+}

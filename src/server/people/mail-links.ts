@@ -1,0 +1,50 @@
+import type { Database } from 'better-sqlite3';
+import { ulid } from 'ulid';
+import { deliver } from '../delivery/deliver';
+import { fileMessage } from '../delivery/outbox';
+import { smtpAdapter, smtpSettings } from '../delivery/smtp';
+import type { Account } from './accounts';
+import { invite, type InvitationKind } from './invitations';
+
+const TEXTS: Readonly<
+  Record<
+    InvitationKind,
+    { readonly subject: string; readonly says: string; readonly until: string }
+  >
+> = {
+  invitation: {
+    subject: 'Your account on Chert',
+    says: 'An account was made for you on Chert, where sewer scopes are booked, logged and reported. Set a password to sign in:',
+    until: 'The link is good for five days and works once.',
+  },
+  reset: {
+    subject: 'A new password for Chert',
+    says: 'Somebody asked for a new password for your account on Chert. If it was you, set it here:',
+    until:
+      'The link is good for two hours and works once. If it was not you, leave it: nothing changes.',
+  },
+};
+
+/**
+ * Sends somebody a link to set a password, through the outbox.
+ *
+ * @returns the path of the link, for who makes it to hand on.
+ */
+export async function mailLink(
+  db: Database,
+  account: Account,
+  kind: InvitationKind,
+  origin: string,
+  nowMs: number,
+): Promise<string> {
+  const path = `/join/${invite(db, account.id, kind, nowMs)}`;
+  const { subject, says, until } = TEXTS[kind];
+  const text = `Hello ${account.name},\n\n${says}\n\n${origin}${path}\n\n${until}`;
+  const smtp = smtpSettings(process.env);
+  const id = ulid(nowMs);
+  const message = { to: account.mail, subject, text, attachments: [] };
+  const at = new Date(nowMs).toISOString();
+  fileMessage(db, message, { id, jobId: null, at, isWaiting: smtp !== null });
+  if (smtp) await deliver(db, smtpAdapter(smtp), id, nowMs);
+  return path;
+}

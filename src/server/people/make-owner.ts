@@ -1,0 +1,69 @@
+import type { Database } from 'better-sqlite3';
+import Joi from 'joi';
+import { isSame } from '../front/access';
+import {
+  createAccount,
+  findByMail,
+  hasOwner,
+  reopenAccount,
+  setPassword,
+  setRole,
+} from './accounts';
+import { hashPassword, passwordTrouble } from './passwords';
+
+const mailSchema = Joi.string().email({ tlds: false }).max(200).required();
+
+/** Why a mail address cannot be taken; `null` when it can. */
+export const mailTrouble = (mail: string): string | null =>
+  mailSchema.validate(mail.trim()).error
+    ? 'Expected a mail address, such as name@firm.example.'
+    : null;
+
+export type OwnerWish = {
+  readonly name: string;
+  readonly mail: string;
+  readonly password: string;
+  readonly code: string;
+};
+
+/**
+ * Makes the first owner.
+ *
+ * @param code what has to be typed, where others can reach Chert; `undefined` on this machine alone.
+ * @returns the account's id, or what stands in the way.
+ */
+export async function makeOwner(
+  db: Database,
+  { name, mail, password, code: typed }: OwnerWish,
+  code: string | undefined,
+): Promise<{ readonly id: string } | { readonly trouble: string }> {
+  if (code !== undefined && !isSame(typed.trim().toLowerCase(), code))
+    return {
+      trouble: 'That is not the code. Look at what was printed when Chert started.',
+    };
+  if (name.trim() === '') return { trouble: 'Say your name: it stands beside what you do.' };
+  const trouble = mailTrouble(mail) ?? passwordTrouble(password);
+  if (trouble !== null) return { trouble };
+  const hash = await hashPassword(password);
+  return db
+    .transaction(() => {
+      // Two that come at the same time: the first is the owner.
+      if (hasOwner(db)) return { trouble: 'Somebody was faster: there is an owner now. Sign in.' };
+      return { id: ownerOf(db, { name, mail, hash }) };
+    })
+    .immediate();
+}
+
+/** Makes an owner, or makes one of an account that is there; sets the password either way. */
+export function ownerOf(
+  db: Database,
+  { name, mail, hash }: { readonly name: string; readonly mail: string; readonly hash: string },
+): string {
+  const known = findByMail(db, mail);
+  const now = new Date().toISOString();
+  const id = known?.id ?? createAccount(db, { name, mail, role: 'owner' }, now).id;
+  reopenAccount(db, id);
+  setPassword(db, id, hash);
+  setRole(db, id, 'owner');
+  return id;
+}
