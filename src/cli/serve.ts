@@ -13,6 +13,7 @@ import { findSignedIn } from '#server/people/sessions';
 import { noteRunning } from '#server/running';
 import { keepBackups } from './keep-backups';
 import { keepDelivering } from './keep-delivering';
+import { keepReminding } from './keep-reminding';
 import { sayStartTrouble } from './start-trouble';
 import { warmUp } from './warm-up';
 
@@ -106,6 +107,7 @@ server.listen(port, host, () => {
   void warmUp(handler);
   keepBackups(dataFolder(), root);
   keepDelivering(smtp);
+  keepReminding(origin?.origin ?? `http://127.0.0.1:${port}`, smtp !== null);
 });
 
 /** Stops taking, lets what is under way end, and leaves the database in one file. */

@@ -17,3 +17,6 @@ export function localInstant(date: Date): string {
 export function instantOfFields(day: string, time: string): string {
   return localInstant(new Date(`${day}T${time || '09:00'}:00`)).replace('.000', '');
 }
+
+/** Minutes from midnight as a time field holds them: "09:05". */
+export const timeOfMin = (minutes: number): string => `${two(minutes / 60)}:${two(minutes % 60)}`;

@@ -10,15 +10,11 @@ import {
 import type { Assessment } from '#core/judge/assessment';
 import { loadInspection } from './inspections';
 import { findJobs, jobsAtWork, revOf } from './jobs';
+import { localDay } from './local-day';
 
 /** The most rows of the list below; a search narrows it. */
 const MOST_ROWS = 200;
 const MOST_CARDS = 12;
-
-function localDay(now: Date): string {
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
 
 type Known = { readonly key: string; readonly card: DeskCard };
 /** Cards by job, as of its revision and a day: working one out takes long. */

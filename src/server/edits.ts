@@ -42,9 +42,11 @@ type Row = {
   readonly device: string;
   readonly saidAt: string;
   readonly at: string;
+  readonly person: string | null;
 };
 
-const COLUMNS = 'seq, path, was, value, device, said_at AS saidAt, at';
+const COLUMNS = `seq, path, was, value, device, said_at AS saidAt, at,
+  (SELECT a.name FROM sessions AS s JOIN accounts AS a ON a.id = s.account_id WHERE s.id = edits.session) AS person`;
 
 const text = (value: unknown) => (value === undefined ? null : JSON.stringify(value));
 const readPath = ({ path }: Pick<Row, 'path'>) => JSON.parse(path) as string[];
@@ -201,7 +203,7 @@ type OverRow = Row & {
 /** The most of a job's history that is read at once. */
 const MOST_TOLD = 500;
 
-function readRow({ seq, was, value, device, saidAt, at, ...row }: Row): Told {
+function readRow({ seq, was, value, device, saidAt, at, person, ...row }: Row): Told {
   return {
     seq,
     path: readPath(row),
@@ -210,6 +212,7 @@ function readRow({ seq, was, value, device, saidAt, at, ...row }: Row): Told {
     device,
     saidAt,
     at,
+    ...(person === null ? {} : { person }),
   };
 }
 
@@ -228,6 +231,7 @@ export function listOverwritten(db: Database, jobId: string): Overwritten[] {
   const rows = prepared<[string], OverRow>(
     db,
     `SELECT e.seq, e.path, e.was, e.value, e.device, e.said_at AS saidAt, e.at,
+              (SELECT a.name FROM sessions AS s JOIN accounts AS a ON a.id = s.account_id WHERE s.id = e.session) AS person,
               o.value AS overValue, o.device AS overDevice, o.at AS overAt
        FROM edits AS e JOIN edits AS o ON o.seq = e.over_seq
        WHERE e.job_id = ? ORDER BY e.seq DESC LIMIT ${MOST_TOLD}`,

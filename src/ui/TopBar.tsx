@@ -71,7 +71,7 @@ export function TopBar(props: Props) {
       )}
       <div className={styles['end']}>
         {children}
-        {!job && !isBare && <Places who={who ?? null} />}
+        {!job && !isBare && <Places who={who ?? null} path={path} />}
         {who && (
           <a className={styles['settings']} href="/me">
             <span className="hidden-visually">Your account: </span>
@@ -85,7 +85,7 @@ export function TopBar(props: Props) {
 }
 
 /** The ways from a page that is no job's, as far as whoever is signed in may go them. */
-function Places({ who }: { readonly who: Person | null }) {
+function Places({ who, path }: { readonly who: Person | null; readonly path: string }) {
   const may = (right: Right) => !who || hasRight(who.role, right, true);
   const places = [
     { href: '/due', label: 'Due', isShown: true },
@@ -96,7 +96,12 @@ function Places({ who }: { readonly who: Person | null }) {
   return places
     .filter(({ isShown }) => isShown)
     .map(({ href, label }) => (
-      <a key={href} className={styles['settings']} href={href}>
+      <a
+        key={href}
+        className={styles['settings']}
+        href={href}
+        aria-current={path.startsWith(href) ? 'page' : undefined}
+      >
         {label}
       </a>
     ));

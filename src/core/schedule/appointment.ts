@@ -1,4 +1,4 @@
-import type { Place } from './travel';
+import type { Place } from '../office/travel';
 
 /** A job as the schedule sees it. */
 export type Appointment = {

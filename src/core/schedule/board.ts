@@ -2,8 +2,8 @@ import { plainText } from '../base/plain-text';
 import { sayDay } from '../report/calendar';
 import { type Appointment, type Crew, endOf, inOrder } from './appointment';
 import { daylightOf } from './daylight';
-import { type Hours, sayLength, sayMin } from './hours';
-import { travelMin } from './travel';
+import { type Hours, sayLength, sayMin } from '../office/hours';
+import { travelMin } from '../office/travel';
 
 /** The day of one person. */
 export type BoardDay = {
@@ -69,11 +69,14 @@ function sayRoof(one: Appointment, { rain }: Hours): string[] {
     : [];
 }
 
-/** What is wrong with a day: times that meet, ways that are too long, dark, rain on a roof, too much. */
+/**
+ * What is wrong with a day: times that meet, ways that are too long, dark, rain on a roof, too much. Of a day that is
+ * done nothing can be mended, and nothing is said.
+ */
 export function sayOfDay(cards: readonly Appointment[], hours: Hours): string[] {
   const list = inOrder(cards);
-  const [first, last] = [list[0], list.at(-1)];
-  if (!first || !last) return [];
+  const [first] = list;
+  if (!first || list.every(({ isDone }) => isDone)) return [];
   const end = Math.max(...list.map(endOf));
   const long = end - first.beginMin;
   return [

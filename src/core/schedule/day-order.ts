@@ -1,4 +1,4 @@
-import { type Place, type Travel, travelMin } from './travel';
+import { type Place, type Travel, travelMin } from '../office/travel';
 
 /** Something to be done on a day. Minutes count from midnight. */
 export type Stop = {

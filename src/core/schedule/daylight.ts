@@ -1,4 +1,4 @@
-import type { Place } from './travel';
+import type { Place } from '../office/travel';
 
 const DAY_MS = 86_400_000;
 const radians = (degrees: number) => (degrees * Math.PI) / 180;

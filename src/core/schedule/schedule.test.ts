@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { Appointment } from './appointment';
 import { composeBoard, sayOfDay, weekOf } from './board';
 import { daylightOf, offsetOf } from './daylight';
-import { movedTo, minOf, sayLength, sayMin, USUAL_HOURS } from './hours';
+import { movedTo, minOf, sayLength, sayMin, USUAL_HOURS } from '../office/hours';
 import { lengthOf } from './length';
 import { findSlots } from './slots';
-import { travelMin } from './travel';
+import { travelMin } from '../office/travel';
 
 const DAY = '2026-11-03';
 const HERE = { lat: 45.5, lon: -122.6 };
@@ -172,6 +172,7 @@ describe('the board', () => {
     const says = (...list: Appointment[]) =>
       sayOfDay(list, { ...USUAL_HOURS, rain: { fromMin: 840, toMin: 1020 } });
     expect(says(job('a', 540), job('b', 650))).toEqual([]);
+    expect(says(job('a', 540, { isDone: true }), job('b', 600, { isDone: true }))).toEqual([]);
     expect(says(job('a', 540), job('b', 600))).toEqual([
       'a Test Way and b Test Way overlap by 30 min.',
     ]);

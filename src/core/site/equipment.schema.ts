@@ -3,6 +3,7 @@ import { flag, length, line, words } from '../base/joi';
 import { firmSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
 import { lensFields } from '../model/log/still-measure.schema';
+import { hoursSchema } from '../office/hours.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
 
 export const equipmentSchema = Joi.object({
@@ -33,4 +34,5 @@ export const preferencesSchema = Joi.object({
   judgement: judgementSchema,
   firm: firmSchema,
   priceBooks: Joi.array().items(priceBookSchema).max(100),
+  hours: hoursSchema,
 });

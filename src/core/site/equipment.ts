@@ -1,5 +1,6 @@
 import type { Firm } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
+import type { Hours } from '../office/hours';
 import type { Lens } from '../model/log/still-measure';
 import { type PriceBook } from '../model/prices/price-book';
 import type { OwnWord } from '../speech/draft';
@@ -39,6 +40,8 @@ export type Preferences = {
   readonly firm?: Firm;
   /** The inspector's price books, by area; absent: Chert's own alone. */
   readonly priceBooks?: readonly PriceBook[];
+  /** When the firm works, and by what its ways are reckoned; absent: as Chert would. */
+  readonly hours?: Hours;
 };
 
 /**

@@ -2,11 +2,13 @@ import { useId } from 'react';
 import { useForm } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { postJson } from '#client/api';
-import { instantOfFields } from '#client/time';
+import { instantOfFields, timeOfMin } from '#client/time';
+import { readPlace } from '#core/office/travel';
 import { type Booking } from '#core/model/job/booking';
 import { checkBooking } from '#core/model/job/booking.schema';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
+import { type FreeTime, FreeTimes } from './FreeTimes';
 
 type Fields = {
   address: string;
@@ -17,6 +19,10 @@ type Fields = {
   endsOn: string;
   scope: Booking['scope'];
   responsibility: Booking['responsibility'];
+  place: string;
+  fee: string;
+  /** The account that goes with the inspector's name; empty where Chert has no people. */
+  assignedTo: string;
 };
 
 /** Which field of the form a fault of the booking belongs to. */
@@ -40,31 +46,54 @@ const WANTED: Partial<Record<keyof Fields, string>> = {
 export function NewJob({
   responsibility,
   inspector,
+  crews,
+  again,
 }: {
   /** Where the owner's duty usually ends here. */
   readonly responsibility: Booking['responsibility'];
   /** Who usually inspects. */
   readonly inspector: string;
+  /** Whose job it can be, where Chert has people and whoever is signed in may say; else none. */
+  readonly crews: readonly { readonly id: string; readonly name: string }[];
+  /** A property that is looked at again. */
+  readonly again: {
+    readonly address: string;
+    readonly client: string;
+    readonly place: string;
+  } | null;
 }) {
   const id = useId();
   const ready = useReady();
-  const { register, handleSubmit, setError, formState } = useForm<Fields>({
+  const { register, handleSubmit, setError, setValue, getValues, formState } = useForm<Fields>({
     defaultValues: {
       inspector,
       time: '09:00',
       scope: 'lateral',
       responsibility,
       endsOn: '',
+      fee: '',
+      assignedTo: '',
+      place: again?.place ?? '',
+      address: again?.address ?? '',
+      client: again?.client ?? '',
     },
   });
   const { errors, isSubmitting } = formState;
 
   const book = handleSubmit(async (fields) => {
+    const position = readPlace(fields.place);
+    if (fields.place.trim() !== '' && !position) {
+      setError('place', { message: 'Expected two numbers, such as 45.52, -122.68.' });
+      return;
+    }
     const booking = {
       id: ulid(),
       address: fields.address.trim(),
       client: fields.client.trim(),
-      inspector: fields.inspector.trim(),
+      inspector: crews.find((one) => one.id === fields.assignedTo)?.name ?? fields.inspector.trim(),
+      ...(fields.assignedTo ? { assignedTo: fields.assignedTo } : {}),
+      ...(position ? { position } : {}),
+      ...(fields.fee.trim() ? { fee: fields.fee.trim() } : {}),
       scheduledFor: fields.day ? instantOfFields(fields.day, fields.time) : '',
       ...(fields.endsOn ? { inspectionPeriodEndsOn: fields.endsOn } : {}),
       scope: fields.scope,
@@ -95,6 +124,13 @@ export function NewJob({
     }
   });
 
+  const choose = (time: FreeTime) => {
+    setValue('day', time.day);
+    setValue('time', timeOfMin(time.beginMin));
+    if (crews.some((one) => one.id === time.personId)) setValue('assignedTo', time.personId);
+    else if (crews.length === 0 && time.name) setValue('inspector', time.name);
+  };
+
   const field = (name: keyof Fields, label: string, type = 'text', hint?: string) => (
     <div className={form['field']}>
       <label htmlFor={`${id}-${name}`}>{label}</label>
@@ -117,7 +153,7 @@ export function NewJob({
 
   return (
     <form className={form['form']} onSubmit={book} noValidate aria-labelledby={`${id}-title`}>
-      <h2 id={`${id}-title`}>New job</h2>
+      <h2 id={`${id}-title`}>{again ? 'Look again' : 'New job'}</h2>
       <fieldset className={form['whole']} disabled={!ready}>
         {field('address', 'Property')}
         {field('client', 'For')}
@@ -126,7 +162,25 @@ export function NewJob({
           {field('time', 'At', 'time')}
         </div>
         {field('endsOn', 'Inspection period ends', 'date')}
-        {field('inspector', 'Inspector')}
+        <FreeTimes
+          wish={() => ({ endsOn: getValues('endsOn'), place: getValues('place') })}
+          onChoose={choose}
+        />
+        {crews.length === 0 ? (
+          field('inspector', 'Inspector')
+        ) : (
+          <div className={form['field']}>
+            <label htmlFor={`${id}-assignedTo`}>Inspector</label>
+            <select id={`${id}-assignedTo`} {...register('assignedTo')}>
+              <option value="">Nobody yet</option>
+              {crews.map((crew) => (
+                <option key={crew.id} value={crew.id}>
+                  {crew.name}
+                </option>
+              ))}
+            </select>
+          </div>
+        )}
         <div className={form['field']}>
           <label htmlFor={`${id}-scope`}>What is in scope</label>
           <select id={`${id}-scope`} {...register('scope')}>
@@ -141,6 +195,21 @@ export function NewJob({
             <option value="to-property-line">to the property line</option>
           </select>
         </div>
+        <details>
+          <summary>More: where it is, what it costs</summary>
+          {field(
+            'place',
+            'Latitude and longitude',
+            'text',
+            'For the ways of a day, such as 45.52, -122.68.',
+          )}
+          {field(
+            'fee',
+            'Fee',
+            'text',
+            'As text; it stands on the job and in the list for your books.',
+          )}
+        </details>
         {errors.root && (
           <p className={form['error']} role="alert">
             {errors.root.message}

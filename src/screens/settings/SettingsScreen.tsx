@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { fromFields, toFields } from '#client/actions/judgement-fields';
+import { hoursFromFields, hoursToFields } from '#client/actions/hours-fields';
 import type { SettingsFields } from '#client/actions/settings-fields';
 import { sendJson } from '#client/api';
 import { faultsFromJoi } from '#core/base/fault';
@@ -16,6 +17,7 @@ import { sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 import { Exchange } from './Exchange';
+import { HoursPart } from './HoursPart';
 import { JudgementPart } from './JudgementPart';
 import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
@@ -28,6 +30,7 @@ const fieldsOf = (preferences: Preferences): SettingsFields => ({
     skids: preferences.equipment.skids.map((name) => ({ name })),
   },
   judgement: toFields(preferences.judgement),
+  hours: hoursToFields(preferences.hours),
 });
 
 /** A number that may be left empty. */
@@ -41,6 +44,9 @@ const LABELS = {
   'equipment.rodLbPerFt': 'Weight of the rod',
   'equipment.pushLb': 'Push',
 };
+
+/** What each inspector of a firm sets alone. */
+const OWN_PARTS = new Set(['equipment', 'ownWords']);
 
 /** How Chert reads one of the inspector's words, as a check beside it. */
 function sayReading(means: string): string {
@@ -60,8 +66,11 @@ function sayReading(means: string): string {
 /** The rig, the inspector's own words and how jobs are judged: set once, used by every job. */
 export const SettingsScreen = memo(function SettingsScreen({
   preferences,
+  mayFirm,
 }: {
   readonly preferences: Preferences;
+  /** Whether what counts for the whole firm may be set here. */
+  readonly mayFirm: boolean;
 }) {
   const ready = useReady();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
@@ -77,7 +86,7 @@ export const SettingsScreen = memo(function SettingsScreen({
   const words = useFieldArray({ control, name: 'ownWords' as never });
   const saidWords = useWatch({ control, name: 'ownWords' });
 
-  const save = handleSubmit(async ({ ownWords, equipment, judgement }) => {
+  const save = handleSubmit(async ({ ownWords, equipment, judgement, hours }) => {
     const wanted = {
       ownWords: ownWords.filter(({ says, means }) => says.trim() !== '' || means.trim() !== ''),
       equipment: {
@@ -85,6 +94,7 @@ export const SettingsScreen = memo(function SettingsScreen({
         skids: equipment.skids.map(({ name }) => name.trim()).filter((name) => name !== ''),
       },
       judgement: fromFields(judgement),
+      hours: hoursFromFields(hours),
       ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
       ...(stored.firm ? { firm: stored.firm } : {}),
     };
@@ -97,7 +107,8 @@ export const SettingsScreen = memo(function SettingsScreen({
     // Only what was changed here: what another screen changed meanwhile stands.
     const changed = Object.fromEntries(
       Object.entries(wanted).filter(
-        ([key, value]) => !sameJson(value, onServer[key as keyof typeof wanted]),
+        ([key, value]) =>
+          (mayFirm || OWN_PARTS.has(key)) && !sameJson(value, onServer[key as keyof typeof wanted]),
       ),
     );
     const sent = await sendJson('PATCH', '/api/preferences', changed);
@@ -202,21 +213,26 @@ export const SettingsScreen = memo(function SettingsScreen({
           ))}
           <Add onClick={() => words.append({ says: '', means: '' })}>Add a word</Add>
         </section>
-        <JudgementPart register={register} />
-        <section className={styles['part']} aria-labelledby="firm-title">
-          <h2 id="firm-title">Your firm</h2>
-          <p>
-            Who signs, with license, logo, signature and terms, is set up on{' '}
-            <a href="/firm">Your firm</a>.
-          </p>
-        </section>
-        <section className={styles['part']} aria-labelledby="prices-title">
-          <h2 id="prices-title">Prices</h2>
-          <p>
-            What repairs are reckoned by is kept in <a href="/prices">price books</a>, one for each
-            area.
-          </p>
-        </section>
+        {mayFirm && <JudgementPart register={register} />}
+        {mayFirm && <HoursPart register={register} />}
+        {mayFirm && (
+          <>
+            <section className={styles['part']} aria-labelledby="firm-title">
+              <h2 id="firm-title">Your firm</h2>
+              <p>
+                Who signs, with license, logo, signature and terms, is set up on{' '}
+                <a href="/firm">Your firm</a>.
+              </p>
+            </section>
+            <section className={styles['part']} aria-labelledby="prices-title">
+              <h2 id="prices-title">Prices</h2>
+              <p>
+                What repairs are reckoned by is kept in <a href="/prices">price books</a>, one for
+                each area.
+              </p>
+            </section>
+          </>
+        )}
         <Exchange
           kept={stored}
           onTrouble={setTrouble}

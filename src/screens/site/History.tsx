@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { getJson, sayNotDone } from '#client/api';
-import type { Told } from '#core/model/job/history';
+import type { Happened } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
+import { labelOf } from '#core/model/job/labels';
 import { sayField, sayValue } from '#core/model/job/say-edit';
 import form from '../shared/form.module.css';
 import styles from './History.module.css';
@@ -16,43 +17,63 @@ const sayAt = (at: string) =>
     hour12: false,
   });
 
-/** What was ever set in the job: old values stay readable. Read from the server when it is asked for. */
+/** What happened to the job, by whom: old values stay readable. Read from the server when it is asked for. */
 export function History({ inspection }: { readonly inspection: Inspection }) {
-  const [edits, setEdits] = useState<readonly Told[] | null>(null);
+  const [happened, setHappened] = useState<readonly Happened[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const read = async () => {
     const path = `/api/jobs/${encodeURIComponent(inspection.job.id)}/history`;
-    const sent = await getJson<{ edits: readonly Told[] }>(path);
+    const sent = await getJson<{ happened: readonly Happened[] }>(path);
     setTrouble(sent.state === 'ok' ? null : sayNotDone(sent));
-    if (sent.state === 'ok') setEdits(sent.value.edits);
+    if (sent.state === 'ok') setHappened(sent.value.happened);
   };
-  const devices = [...new Set((edits ?? []).map(({ device }) => device))].reverse();
-  const nameOf = (device: string) =>
-    device === 'server'
-      ? 'Chert'
-      : `device ${devices.filter((one) => one !== 'server').indexOf(device) + 1}`;
+  const devices = [
+    ...new Set((happened ?? []).flatMap((one) => (one.kind === 'edit' ? [one.device] : []))),
+  ].reverse();
+  /** Who did it: by name where Chert has people, else the device by its number. */
+  const nameOf = (one: Happened) => {
+    if (one.kind === 'edit' && one.device === 'server') return 'Chert';
+    if (one.person !== undefined)
+      return one.kind !== 'edit' && one.device ? `${one.person}, ${one.device}` : one.person;
+    if (one.kind !== 'edit') return null;
+    return `device ${devices.filter((device) => device !== 'server').indexOf(one.device) + 1}`;
+  };
   return (
     <>
       <button className={form['plain']} type="button" onClick={() => void read()}>
-        {edits === null ? 'Show what was changed' : 'Read it again'}
+        {happened === null ? 'Show what was changed' : 'Read it again'}
       </button>
       {trouble && <p role="alert">{trouble}</p>}
-      {edits?.length === 0 && <p className={styles['none']}>Nothing has been changed yet.</p>}
-      {edits !== null && edits.length > 0 && (
+      {happened?.length === 0 && <p className={styles['none']}>Nothing has been changed yet.</p>}
+      {happened !== null && happened.length > 0 && (
         <ul className={styles['history']}>
-          {edits.map((one) => (
-            <li key={one.seq}>
+          {happened.map((one, index) => (
+            <li key={`${one.kind} ${one.at} ${index}`}>
               <span className={styles['when']}>
-                {sayAt(one.at)}, {nameOf(one.device)}
+                {[sayAt(one.at), nameOf(one)].filter(Boolean).join(', ')}
               </span>
-              <span>
-                {sayField(inspection, one.path)}: <s>{sayValue(one.was)}</s>{' '}
-                <b>{sayValue(one.value)}</b>
-              </span>
+              <Line one={one} inspection={inspection} />
             </li>
           ))}
         </ul>
       )}
     </>
+  );
+}
+
+function Line({ one, inspection }: { readonly one: Happened; readonly inspection: Inspection }) {
+  if (one.kind === 'deed') return <span>{one.says}</span>;
+  if (one.kind === 'edit')
+    return (
+      <span>
+        {sayField(inspection, one.path)}: <s>{sayValue(one.was)}</s> <b>{sayValue(one.value)}</b>
+      </span>
+    );
+  const run = inspection.runs.find(({ id }) => id === one.runId);
+  return (
+    <span>
+      logged {one.count} {one.count === 1 ? 'entry' : 'entries'} in run{' '}
+      {run ? labelOf(run) : one.runId}
+    </span>
   );
 }

@@ -37,7 +37,8 @@ const ROUTES: readonly Route[] = [
 
   route('GET', '/', 'read'),
   route('GET', '/board', 'read'),
-  route('GET', '/due', 'read'),
+  // Whether a job's is theirs to settle is asked where it is read.
+  route('GET POST', '/due', 'read'),
   route('GET', JOB, 'read'),
   ...[
     'findings',
@@ -65,6 +66,7 @@ const ROUTES: readonly Route[] = [
   route('GET', `${API_JOB}/report\\.pdf`, 'read'),
   route('GET', '/api/preferences', 'read'),
 
+  route('GET', '/api/slots', 'book'),
   route('POST', '/api/jobs', 'book'),
   route('POST', '/api/jobs/import', 'book'),
   route('GET POST', `${JOB}/remove`, 'agree'),
@@ -89,6 +91,7 @@ const ROUTES: readonly Route[] = [
   route('GET', '/settings', 'set'),
   // Which parts it may set is asked where they are read: see `preferences`.
   route('PATCH', '/api/preferences', 'set'),
+  route('GET', '/api/invoices\\.csv', 'firm'),
   route('GET', '/firm', 'firm'),
   route('GET', '/prices', 'firm'),
   route('GET POST', '/people', 'people'),

@@ -13,7 +13,10 @@ CREATE TABLE accounts (
   home TEXT NOT NULL DEFAULT '',
   -- The rig and the words of one's own; the rest of what is set is the firm's.
   preferences TEXT NOT NULL DEFAULT '{}' CHECK (json_valid(preferences)),
-  feed_sha256 TEXT UNIQUE
+  feed_sha256 TEXT UNIQUE,
+  -- Whether what is due comes by mail in the morning, and the day on which it came last.
+  reminded INTEGER NOT NULL DEFAULT 1 CHECK (reminded IN (0, 1)),
+  reminded_on TEXT
 ) STRICT;
 
 -- A device on which somebody is signed in. Only a hash of the secret is kept.
@@ -78,3 +81,19 @@ BEGIN SELECT RAISE (ABORT, 'the history of a job is append-only'); END;
 ALTER TABLE jobs ADD COLUMN assigned_to TEXT
   GENERATED ALWAYS AS (json_extract(job, '$.assignedTo')) VIRTUAL;
 CREATE INDEX jobs_by_person ON jobs (assigned_to, scheduled_for) WHERE removed_at IS NULL;
+
+-- The days that a job's report dates, as of a revision: working them out takes long.
+CREATE TABLE job_days (
+  job_id TEXT PRIMARY KEY REFERENCES jobs (id),
+  rev INTEGER NOT NULL,
+  days TEXT NOT NULL CHECK (json_valid(days))
+) STRICT;
+
+-- What somebody says is done of what was due.
+CREATE TABLE settled (
+  job_id TEXT NOT NULL REFERENCES jobs (id),
+  key TEXT NOT NULL,
+  session TEXT,
+  at TEXT NOT NULL,
+  PRIMARY KEY (job_id, key)
+) STRICT, WITHOUT ROWID;

@@ -11,12 +11,21 @@ export type Account = Person & {
   readonly hasPassword: boolean;
   /** Where a day begins, in words or as a position; empty where nobody said. */
   readonly home: string;
+  /** Whether what is due comes by mail in the morning. */
+  readonly isReminded: boolean;
 };
 
-type Row = Omit<Account, 'hasPassword'> & { readonly hasPassword: 0 | 1 };
+type Row = Omit<Account, 'hasPassword' | 'isReminded'> & {
+  readonly hasPassword: 0 | 1;
+  readonly isReminded: 0 | 1;
+};
 const COLUMNS = `id, name, mail, role, created_at AS createdAt, closed_at AS closedAt,
-  password IS NOT NULL AS hasPassword, home`;
-const accountOf = (row: Row): Account => ({ ...row, hasPassword: row.hasPassword === 1 });
+  password IS NOT NULL AS hasPassword, home, reminded AS isReminded`;
+const accountOf = (row: Row): Account => ({
+  ...row,
+  hasPassword: row.hasPassword === 1,
+  isReminded: row.isReminded === 1,
+});
 
 /** Everybody who has, or had, an account, by name. */
 export const listAccounts = (db: Database): Account[] =>
@@ -84,6 +93,10 @@ export function setPassword(db: Database, id: string, hash: string): void {
 
 export function setHome(db: Database, id: string, home: string): void {
   prepared(db, 'UPDATE accounts SET home = ? WHERE id = ?').run(home.trim(), id);
+}
+
+export function setReminded(db: Database, id: string, isReminded: boolean): void {
+  prepared(db, 'UPDATE accounts SET reminded = ? WHERE id = ?').run(isReminded ? 1 : 0, id);
 }
 
 /** Somebody must be left who can let others in. */

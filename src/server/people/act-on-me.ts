@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import { passwordOf, setHome, setPassword } from './accounts';
+import { passwordOf, setHome, setPassword, setReminded } from './accounts';
 import { endFeed, makeFeed } from './feed';
 import { removePasskey } from './passkeys';
 import { hashPassword, isPassword, passwordTrouble } from './passwords';
@@ -43,6 +43,9 @@ export async function actOnMe(
     case 'end-feed':
       endFeed(db, who.id);
       return { said: 'The address opens nothing any more.' };
+    case 'reminders':
+      setReminded(db, who.id, form.get('reminded') === 'on');
+      return { said: 'Kept.' };
     case 'home':
       setHome(db, who.id, text('home'));
       return { said: 'Kept.' };

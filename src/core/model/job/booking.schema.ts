@@ -3,6 +3,7 @@ import { type Fault, faultsFromJoi, type Outcome } from '../../base/fault';
 import { day, id, instant, line, oneOf, VALIDATION, words } from '../../base/joi';
 import { type Booking, periodFault } from './booking';
 import { RESPONSIBILITIES, SCOPES } from './job';
+import { positionSchema } from './property.schema';
 
 export const bookingSchema = Joi.object<Booking>({
   id: id().required(),
@@ -13,6 +14,9 @@ export const bookingSchema = Joi.object<Booking>({
   inspectionPeriodEndsOn: day(),
   scope: oneOf(SCOPES).required(),
   responsibility: oneOf(RESPONSIBILITIES).required(),
+  assignedTo: id(),
+  position: positionSchema,
+  fee: line(60),
 });
 
 /** Checks a booking of unknown shape; the period may not end before the day of the scope. */

@@ -1,6 +1,7 @@
 import { type Fault } from '../../base/fault';
 import { FORMAT, FORMAT_VERSION, type Inspection } from './inspection';
 import { type Job } from './job';
+import type { Property } from './property';
 import { DEFAULT_JUDGEMENT, type Judgement } from './judgement';
 
 /** What it takes to book a scope. The form and the server check it by the same schema. */
@@ -13,6 +14,10 @@ export type Booking = {
   readonly inspectionPeriodEndsOn?: string;
   readonly scope: Job['scope'];
   readonly responsibility: Job['responsibility'];
+  /** The account of the one whose job it is. */
+  readonly assignedTo?: string;
+  readonly position?: Property['position'];
+  readonly fee?: string;
 };
 
 /** The period may not end before the day of the scope. */
@@ -51,6 +56,8 @@ export function startInspection(
         ? { inspectionPeriodEndsOn: booking.inspectionPeriodEndsOn }
         : {}),
       inspector: booking.inspector,
+      ...(booking.assignedTo ? { assignedTo: booking.assignedTo } : {}),
+      ...(booking.fee ? { fee: booking.fee } : {}),
       client: booking.client,
       responsibility: booking.responsibility,
       referenceRunId: '',
@@ -58,6 +65,7 @@ export function startInspection(
     },
     property: {
       address: booking.address,
+      ...(booking.position ? { position: booking.position } : {}),
       households: 1,
       occupancy: 'unknown',
       foundation: 'unknown',

@@ -14,7 +14,17 @@ export type Told = {
   readonly saidAt: string;
   /** By the server's clock. */
   readonly at: string;
+  /** Who was signed in there; absent where Chert had no people. */
+  readonly person?: string;
 };
+
+type Signed = { readonly at: string; readonly person?: string; readonly device?: string };
+
+/** One thing that happened to a job: a field that was set, what was logged in an hour, or what else was done. */
+export type Happened =
+  | ({ readonly kind: 'edit' } & Told)
+  | (Signed & { readonly kind: 'logged'; readonly runId: string; readonly count: number })
+  | (Signed & { readonly kind: 'deed'; readonly says: string });
 
 /** What two devices set without seeing each other: the later stands, and both are told. */
 export type Overwritten = Told & {

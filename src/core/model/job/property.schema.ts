@@ -2,12 +2,14 @@ import Joi from 'joi';
 import { id, length, line, oneOf, prose, words } from '../../base/joi';
 import { FLOORS, FOUNDATIONS, HISTORY_KINDS, OCCUPANCIES } from './property';
 
+export const positionSchema = Joi.object({
+  lat: Joi.number().min(-90).max(90).required(),
+  lon: Joi.number().min(-180).max(180).required(),
+});
+
 export const propertySchema = Joi.object({
   address: words().required(),
-  position: Joi.object({
-    lat: Joi.number().min(-90).max(90).required(),
-    lon: Joi.number().min(-180).max(180).required(),
-  }),
+  position: positionSchema,
   yearBuilt: Joi.number().integer().min(1600).max(2200),
   households: Joi.number().integer().min(0).max(10_000).required(),
   bathrooms: Joi.number().min(0).max(1000),
