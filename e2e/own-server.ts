@@ -40,6 +40,7 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
     base,
     start,
     kill,
+    env,
     reset: () => {
       data = mkdtempSync(join(tmpdir(), 'chert-e2e-'));
     },

@@ -13,7 +13,7 @@ const BACK_DAYS = 14;
 const AHEAD_DAYS = 60;
 
 /** Somebody's looks and what is due, for a calendar program that has their private address. */
-export const GET: APIRoute = ({ params, url }) => {
+export const GET: APIRoute = ({ params, request }) => {
   const secret = (params['secret'] ?? '').replace(/\.ics$/, '');
   const whose = findByFeed(database(), secret);
   if (!whose) return new Response(null, { status: 404 });
@@ -25,7 +25,7 @@ export const GET: APIRoute = ({ params, url }) => {
       ({ personId }) => personId === whose.id,
     ),
     due: readDue(database(), day(0)).filter(({ personId }) => personId === whose.id),
-    origin: publicOrigin(url),
+    origin: publicOrigin(request),
     nowMs,
   });
   return new Response(text, {

@@ -1,32 +1,13 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { hasRight, type Role, ROLES } from '#core/office/roles';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { fileMessage } from '../delivery/outbox';
 import { storeInspection } from '../inspections';
+import { listRoutes } from '../testing/list-routes';
 import { freshDatabase } from '../testing/fresh-database';
 import { isOpen, mayAsk, rightOf } from './gate';
 
-const PAGES = 'src/pages';
-/** Answered before anybody is asked who they are, or only while there is nobody. */
-const BEFORE = new Set(['/owner']);
-/** What is there to be answered with, and never asked for by itself. */
-const NO_ADDRESS = new Set(['/404', '/500', '/api/[...path]']);
-
-/** Every address with its methods, from the files that answer them. */
-const routes = readdirSync(PAGES, { recursive: true, encoding: 'utf8' })
-  .filter((file) => /\.(astro|ts)$/.test(file))
-  .flatMap((file): (readonly [string, string])[] => {
-    const text = readFileSync(`${PAGES}/${file}`, 'utf8');
-    const path = `/${file.replace(/\.(astro|ts)$/, '').replace(/(^|\/)index$/, '')}`;
-    if (NO_ADDRESS.has(path) || BEFORE.has(path)) return [];
-    const said = [...text.matchAll(/export const (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
-      ([, method]) => method!,
-    );
-    const ofPage = /request\.method === 'POST'/.test(text) ? ['GET', 'POST'] : ['GET'];
-    return (file.endsWith('.astro') ? ofPage : said).map((method) => [method, path] as const);
-  });
-
+const routes = listRoutes();
 const MINE = 'demo-alder-bend';
 const OTHERS = 'demo-mill-street';
 const NOT_THERE = 'no-such-job';

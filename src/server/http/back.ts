@@ -6,11 +6,16 @@ export const backTo = (wanted: unknown): string =>
 export const addressOf = (request: Request, clientAddress: string): string =>
   (request.headers.get('x-forwarded-for') ?? clientAddress).split(',').at(-1)!.trim();
 
-/** Chert as others reach it, for links that are sent; this machine's own address where nobody does. */
-export const publicOrigin = (url: URL): string => process.env['CHERT_ORIGIN'] ?? url.origin;
-
 /** The origin of the page that asks: behind a proxy the HTTPS one, though the proxy itself asks by HTTP. */
-export function originOf(url: URL): string {
+export function originOf(request: Request): string {
+  // The front has looked at it: it is this machine's or that of `CHERT_ORIGIN`.
+  const host = request.headers.get('host') ?? 'localhost';
   const said = process.env['CHERT_ORIGIN'];
-  return said && new URL(said).host === url.host ? new URL(said).origin : url.origin;
+  return said && new URL(said).host === host ? new URL(said).origin : `http://${host}`;
+}
+
+/** Chert as others reach it, for links that are sent; as this machine does where nobody else can. */
+export function publicOrigin(request: Request): string {
+  const said = process.env['CHERT_ORIGIN'];
+  return said ? new URL(said).origin : originOf(request);
 }

@@ -6,8 +6,8 @@ import { refuseMethod } from '#server/http/params';
 import { askForSignIn, siteOf } from '#server/people/passkeys';
 
 /** What a passkey is asked to sign, to sign in. */
-export const POST = endpoint(async ({ url }) =>
-  answer({ options: await askForSignIn(database(), siteOf(originOf(url)), Date.now()) }),
+export const POST = endpoint(async ({ request }) =>
+  answer({ options: await askForSignIn(database(), siteOf(originOf(request)), Date.now()) }),
 );
 
 export const ALL = endpoint(() => {

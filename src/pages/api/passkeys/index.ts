@@ -8,11 +8,11 @@ import { keepNew, siteOf } from '#server/people/passkeys';
 import { deviceOf } from '#server/people/sessions';
 
 /** Keeps the passkey that whoever is signed in has made. */
-export const POST = endpoint(async ({ request, url, locals }) => {
+export const POST = endpoint(async ({ request, locals }) => {
   if (!locals.who) throw refuseUnknown('address');
   const response = await readObject(request);
   const label = deviceOf(request.headers.get('user-agent'));
-  await keepNew(database(), locals.who.id, response as never, siteOf(originOf(url)), {
+  await keepNew(database(), locals.who.id, response as never, siteOf(originOf(request)), {
     label,
     nowMs: Date.now(),
   });

@@ -7,11 +7,11 @@ import { findAccount } from '#server/people/accounts';
 import { askForNew, siteOf } from '#server/people/passkeys';
 
 /** What a browser is asked when whoever is signed in makes a passkey. */
-export const POST = endpoint(async ({ url, locals }) => {
+export const POST = endpoint(async ({ request, locals }) => {
   const account = locals.who && findAccount(database(), locals.who.id);
   if (!account) throw refuseUnknown('address');
   return answer({
-    options: await askForNew(database(), account, siteOf(originOf(url)), Date.now()),
+    options: await askForNew(database(), account, siteOf(originOf(request)), Date.now()),
   });
 });
 

@@ -10,7 +10,7 @@ import { accountByPasskey, siteOf } from '#server/people/passkeys';
 /** Signs in whoever a passkey is of. */
 export const POST = endpoint(async (context) => {
   const response = await readObject(context.request);
-  const site = siteOf(originOf(context.url));
+  const site = siteOf(originOf(context.request));
   openSession(context, await accountByPasskey(database(), response as never, site, Date.now()));
   return answer({ outcome: 'signed-in' });
 });
