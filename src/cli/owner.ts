@@ -12,11 +12,11 @@ const BAD_INPUT = 1;
 process.umask(0o077);
 console.log(`Data: ${dataFolder()}`);
 const lines = createInterface({ input: stdin, output: stdout });
-const given = lines[Symbol.asyncIterator]();
+const given = lines[Symbol.asyncIterator]() as AsyncIterator<string, undefined>;
 async function ask(question: string): Promise<string> {
   stdout.write(question);
-  const { value, done } = await given.next();
-  return done === true ? '' : value.trim();
+  const { value } = await given.next();
+  return (value ?? '').trim();
 }
 const name = await ask('Name: ');
 const mail = await ask('Mail address: ');

@@ -1,9 +1,9 @@
 import { ulid } from 'ulid';
-import type { Person } from '#core/office/roles';
 import { type Deed, editsOf } from '#core/model/job/edits';
 import type { Overwritten } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Entry, EntryDraft } from '#core/model/log/entry';
+import type { Person } from '#core/office/roles';
 import { type Base, type Change, isForeign, type Kept } from './change';
 import { deviceAheadMs, timeOfEntry } from './clock';
 import { UNKNOWN_INSTALLATION } from './old-store';

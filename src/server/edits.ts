@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3';
 import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
-import { hasRight, rightToSet } from '#core/office/roles';
 import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
+import { hasRight, rightToSet } from '#core/office/roles';
 import { refuseFaults, refuseUnknown } from './http/answer';
 import { loadFacts, loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';

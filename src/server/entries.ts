@@ -5,9 +5,9 @@ import type { Entry } from '#core/model/log/entry';
 import { liftRecord } from '#core/model/migrations/index';
 import { commitTogether } from './commit-together';
 import { refuseFaults } from './http/answer';
-import type { SignedIn } from './people/sessions';
 import { revOf, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
+import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
 
 /**

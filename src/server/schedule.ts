@@ -3,11 +3,11 @@ import { accessOf } from '#core/catalogue/access/kinds';
 import type { AccessPoint } from '#core/model/job/access-point';
 import type { Job } from '#core/model/job/job';
 import type { Property } from '#core/model/job/property';
+import { minOf } from '#core/office/hours';
+import { readPlace } from '#core/office/travel';
 import type { Appointment, Crew } from '#core/schedule/appointment';
 import { offsetOf } from '#core/schedule/daylight';
-import { minOf } from '#core/office/hours';
 import { lengthOf } from '#core/schedule/length';
-import { readPlace } from '#core/office/travel';
 import { hasOwner } from './people/accounts';
 import { prepared } from './prepared';
 
@@ -75,7 +75,8 @@ export function bookedBetween(db: Database, from: string, to: string): Booked[] 
     `SELECT id, rev, job, property,
        (SELECT json_group_array(json(body)) FROM access_points WHERE job_id = jobs.id) AS accessPoints,
        (SELECT count(*) FROM entries WHERE job_id = jobs.id) AS entryCount
-     FROM jobs WHERE removed_at IS NULL AND scheduled_for >= ? AND scheduled_for < ?`,
+     FROM jobs WHERE removed_at IS NULL AND scheduled_for >= ? AND scheduled_for < ?
+     ORDER BY scheduled_for, id`,
   )
     .all(from, dayAfter(to))
     .map((row) => appointmentOf(db, row, hasPeople));

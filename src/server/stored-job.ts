@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { hasRight, type Person } from '#core/office/roles';
 import type { StoredJob } from '#core/model/job/history';
+import { hasRight, type Person } from '#core/office/roles';
 import { listOverwritten } from './edits';
 import { loadStored } from './inspections';
 import { installationOf } from './installation';

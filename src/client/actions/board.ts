@@ -1,9 +1,9 @@
+import type { Edit } from '#core/model/job/edits';
+import { type Hours, movedTo } from '#core/office/hours';
 import type { Person } from '#core/office/roles';
 import { hasRight } from '#core/office/roles';
-import type { Edit } from '#core/model/job/edits';
 import type { Appointment, Crew } from '#core/schedule/appointment';
 import { MOST_STOPS, orderDay, type Stop } from '#core/schedule/day-order';
-import { type Hours, movedTo } from '#core/office/hours';
 
 /** An appointment as the board has it: with the revision of its job, and its clock. */
 export type Card = Appointment & { readonly rev: number };

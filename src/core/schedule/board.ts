@@ -1,9 +1,9 @@
 import { plainText } from '../base/plain-text';
+import { type Hours, sayLength, sayMin } from '../office/hours';
+import { travelMin } from '../office/travel';
 import { sayDay } from '../report/calendar';
 import { type Appointment, type Crew, endOf, inOrder } from './appointment';
 import { daylightOf } from './daylight';
-import { type Hours, sayLength, sayMin } from '../office/hours';
-import { travelMin } from '../office/travel';
 
 /** The day of one person. */
 export type BoardDay = {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../base/random';
-import { MOST_STOPS, orderDay, type Stop, type WorkDay } from './day-order';
 import { milesBetween, type Place, readPlace, travelMin, USUAL_TRAVEL } from '../office/travel';
+import { MOST_STOPS, orderDay, type Stop, type WorkDay } from './day-order';
 
 /** When a day ends whose stops are done in the order given; Infinity where a time is missed. */
 function endIn(order: readonly Stop[], { startMin, home }: WorkDay): number {

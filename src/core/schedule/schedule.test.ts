@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { minOf, movedTo, sayLength, sayMin, USUAL_HOURS } from '../office/hours';
+import { travelMin } from '../office/travel';
 import type { Appointment } from './appointment';
 import { composeBoard, sayOfDay, weekOf } from './board';
 import { daylightOf, offsetOf } from './daylight';
-import { movedTo, minOf, sayLength, sayMin, USUAL_HOURS } from '../office/hours';
 import { lengthOf } from './length';
 import { findSlots } from './slots';
-import { travelMin } from '../office/travel';
 
 const DAY = '2026-11-03';
 const HERE = { lat: 45.5, lon: -122.6 };

@@ -1,8 +1,8 @@
 import type { Holidays } from '../model/job/report-options';
-import { isWorkingDay, workingDaysLeft } from '../report/calendar';
-import { type Appointment, type Crew, endOf, inOrder } from './appointment';
 import type { Hours } from '../office/hours';
 import { type Place, travelMin } from '../office/travel';
+import { isWorkingDay, workingDaysLeft } from '../report/calendar';
+import { type Appointment, type Crew, endOf, inOrder } from './appointment';
 
 /** A time at which a look can be had. */
 export type Slot = {

@@ -3,8 +3,8 @@ import { flag, length, line, words } from '../base/joi';
 import { firmSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
 import { lensFields } from '../model/log/still-measure.schema';
-import { hoursSchema } from '../office/hours.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
+import { hoursSchema } from '../office/hours.schema';
 
 export const equipmentSchema = Joi.object({
   rodFt: length().greater(0).max(2000).required(),

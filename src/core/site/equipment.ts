@@ -1,8 +1,8 @@
 import type { Firm } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
-import type { Hours } from '../office/hours';
 import type { Lens } from '../model/log/still-measure';
 import { type PriceBook } from '../model/prices/price-book';
+import type { Hours } from '../office/hours';
 import type { OwnWord } from '../speech/draft';
 
 /** A camera head: what decides where it fits, and how its pictures are measured. */

@@ -1,8 +1,8 @@
 import { memo, useState } from 'react';
 import { type Card, shorterDay } from '#client/actions/board';
+import { sayLength, sayMin } from '#core/office/hours';
 import { hasRight } from '#core/office/roles';
 import type { BoardDay, BoardRow } from '#core/schedule/board';
-import { sayLength, sayMin } from '#core/office/hours';
 import { useReady } from '../shared/useReady';
 import styles from './BoardScreen.module.css';
 import { type BoardProps, useBoard } from './useBoard';

@@ -4,11 +4,11 @@ import { type Card, editsOfMove, type Put, putByKey, whyNotPut } from '#client/a
 import { sayNotDone, sendJson } from '#client/api';
 import { deviceId } from '#client/store';
 import { localInstant } from '#client/time';
+import { type Hours, sayMin } from '#core/office/hours';
 import type { Person } from '#core/office/roles';
+import { sayDay } from '#core/report/calendar';
 import type { Crew } from '#core/schedule/appointment';
 import { composeBoard } from '#core/schedule/board';
-import { type Hours, sayMin } from '#core/office/hours';
-import { sayDay } from '#core/report/calendar';
 
 export type BoardProps = {
   readonly crews: readonly Crew[];

@@ -14,13 +14,22 @@ export function NewPasskey() {
   const make = async () => {
     setTrouble('');
     const asked = await postJson<{ readonly options: never }>('/api/passkeys/new', {});
-    if (asked.state !== 'ok') return setTrouble(sayNotDone(asked));
+    if (asked.state !== 'ok') {
+      setTrouble(sayNotDone(asked));
+      return;
+    }
     const response = await startRegistration({ optionsJSON: asked.value.options }).catch(
       (error: unknown) =>
         error instanceof Error && error.name === 'InvalidStateError' ? 'known' : null,
     );
-    if (response === 'known') return setTrouble('This device has a passkey for you already.');
-    if (!response) return setTrouble('No passkey was made.');
+    if (response === 'known') {
+      setTrouble('This device has a passkey for you already.');
+      return;
+    }
+    if (!response) {
+      setTrouble('No passkey was made.');
+      return;
+    }
     const sent = await postJson('/api/passkeys', response);
     if (sent.state === 'ok') window.location.reload();
     else setTrouble(sayNotDone(sent));

@@ -12,11 +12,17 @@ export function PasskeySignIn({ back }: { readonly back: string }) {
   const signIn = async () => {
     setTrouble('');
     const asked = await postJson<{ readonly options: never }>('/api/passkeys/challenge', {});
-    if (asked.state !== 'ok') return setTrouble(sayNotDone(asked));
+    if (asked.state !== 'ok') {
+      setTrouble(sayNotDone(asked));
+      return;
+    }
     const response = await startAuthentication({ optionsJSON: asked.value.options }).catch(
       () => null,
     );
-    if (!response) return setTrouble('No passkey was given. Sign in with your password.');
+    if (!response) {
+      setTrouble('No passkey was given. Sign in with your password.');
+      return;
+    }
     const sent = await postJson('/api/passkeys/sign-in', response);
     if (sent.state === 'ok') window.location.assign(back);
     else setTrouble(sayNotDone(sent));

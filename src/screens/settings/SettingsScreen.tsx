@@ -1,8 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
-import { fromFields, toFields } from '#client/actions/judgement-fields';
 import { hoursFromFields, hoursToFields } from '#client/actions/hours-fields';
+import { fromFields, toFields } from '#client/actions/judgement-fields';
 import type { SettingsFields } from '#client/actions/settings-fields';
 import { sendJson } from '#client/api';
 import { faultsFromJoi } from '#core/base/fault';

@@ -3,8 +3,8 @@ import { RateLimiterMemory } from 'rate-limiter-flexible';
 import sirv from 'sirv';
 import { answerError, Refusal, refuseUnknown } from '../http/answer';
 import { MEGABYTE } from '../http/limits';
-import type { SignedIn } from '../people/sessions';
 import { WHO_HEADER, writeWho } from '../http/who';
+import type { SignedIn } from '../people/sessions';
 import { type Asked, judgeAccess, OWNER_PATH, type Verdict, type World } from './access';
 import { type Lane, laneOf } from './lanes';
 import { answerLog } from './log-route';
@@ -206,8 +206,10 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     tell(request, who);
     if (verdict === 'not-theirs') return hide(asked, request, response);
     if (verdict !== 'welcome') {
-      if (!isApi(path) && method === 'GET' && verdict in SENT_TO)
-        return sendTo(response, SENT_TO[verdict as keyof typeof SENT_TO], request.url ?? '/');
+      if (!isApi(path) && method === 'GET' && verdict in SENT_TO) {
+        sendTo(response, SENT_TO[verdict as keyof typeof SENT_TO], request.url ?? '/');
+        return;
+      }
       const [status, message] = REFUSED[verdict];
       return refuse(asked, response, [status, verdict, message]);
     }

@@ -3,8 +3,8 @@ import { hasRight, type Role, ROLES } from '#core/office/roles';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { fileMessage } from '../delivery/outbox';
 import { storeInspection } from '../inspections';
-import { listRoutes } from '../testing/list-routes';
 import { freshDatabase } from '../testing/fresh-database';
+import { listRoutes } from '../testing/list-routes';
 import { isOpen, mayAsk, rightOf } from './gate';
 
 const routes = listRoutes();

@@ -136,7 +136,7 @@ const jobOfMessage = (db: Database, id: string) =>
   ).get(id);
 
 const isAssigned = (db: Database, jobId: string, personId: string) =>
-  prepared<[string, string], unknown>(
+  prepared<[string, string]>(
     db,
     'SELECT 1 FROM jobs WHERE id = ? AND assigned_to = ? AND removed_at IS NULL',
   ).get(jobId, personId) !== undefined;

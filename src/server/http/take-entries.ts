@@ -3,8 +3,8 @@ import { checkEntry } from '#core/model/log/entry.schema';
 import { database } from '../database';
 import { logEntries } from '../entries';
 import { revOf } from '../jobs';
-import type { SignedIn } from '../people/sessions';
 import { hasPart } from '../parts';
+import type { SignedIn } from '../people/sessions';
 import { type Answer, refuseConflict, refuseFaults, refuseUnknown } from './answer';
 
 /** The most entries taken at once; a device that was offline long sends several times. */

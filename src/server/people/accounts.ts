@@ -49,7 +49,7 @@ export function findByMail(db: Database, mail: string): Account | null {
 
 /** Whether Chert has people at all: without an owner it answers this machine alone. */
 export const hasOwner = (db: Database): boolean =>
-  prepared<[], unknown>(
+  prepared<[]>(
     db,
     `SELECT 1 FROM accounts WHERE role = 'owner' AND closed_at IS NULL LIMIT 1`,
   ).get() !== undefined;

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { formText } from '../http/form-text';
 import { passwordOf, setHome, setPassword, setReminded } from './accounts';
 import { endFeed, makeFeed } from './feed';
 import { removePasskey } from './passkeys';
@@ -22,7 +23,7 @@ export async function actOnMe(
   form: FormData,
   nowMs: number,
 ): Promise<Done> {
-  const text = (name: string) => String(form.get(name) ?? '');
+  const text = (name: string) => formText(form, name);
   const now = new Date(nowMs).toISOString();
   switch (text('do')) {
     case 'end':

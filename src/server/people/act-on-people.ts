@@ -1,13 +1,14 @@
 import type { Database } from 'better-sqlite3';
 import { type Role, ROLES } from '#core/office/roles';
 import { Refusal } from '../http/answer';
+import { formText } from '../http/form-text';
 import {
+  type Account,
   closeAccount,
   createAccount,
   findAccount,
   reopenAccount,
   setRole,
-  type Account,
 } from './accounts';
 import type { Done } from './act-on-me';
 import { mailLink } from './mail-links';
@@ -43,7 +44,7 @@ async function act(
   origin: string,
   nowMs: number,
 ): Promise<DoneToPeople> {
-  const text = (name: string) => String(form.get(name) ?? '');
+  const text = (name: string) => formText(form, name);
   if (text('do') === 'invite') return inviteNew(db, text, origin, nowMs);
   const account = findAccount(db, text('id'));
   if (!account) return trouble('That account is not here.');

@@ -5,10 +5,9 @@ import { hashOfSecret, makeSecret } from './secrets';
 
 /** Whether somebody has an address for their calendar. */
 export const hasFeed = (db: Database, accountId: string): boolean =>
-  prepared<[string], unknown>(
-    db,
-    'SELECT 1 FROM accounts WHERE id = ? AND feed_sha256 IS NOT NULL',
-  ).get(accountId) !== undefined;
+  prepared<[string]>(db, 'SELECT 1 FROM accounts WHERE id = ? AND feed_sha256 IS NOT NULL').get(
+    accountId,
+  ) !== undefined;
 
 /** Makes the secret of somebody's calendar; the one before opens nothing any more. */
 export function makeFeed(db: Database, accountId: string): string {

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { prepared } from '../prepared';
-import { findAccount, type Account } from './accounts';
+import { type Account, findAccount } from './accounts';
 import { hashOfSecret, makeSecret } from './secrets';
 
 /** How long a link to set a password opens something, hours: three working days over a weekend. */

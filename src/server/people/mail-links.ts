@@ -4,7 +4,7 @@ import { deliver } from '../delivery/deliver';
 import { fileMessage } from '../delivery/outbox';
 import { smtpAdapter, smtpSettings } from '../delivery/smtp';
 import type { Account } from './accounts';
-import { invite, type InvitationKind } from './invitations';
+import { type InvitationKind, invite } from './invitations';
 
 const TEXTS: Readonly<
   Record<

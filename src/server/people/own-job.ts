@@ -1,5 +1,5 @@
-import { hasRight, type Person } from '#core/office/roles';
 import type { Inspection } from '#core/model/job/inspection';
+import { hasRight, type Person } from '#core/office/roles';
 
 /**
  * A new job as somebody's: what an inspector books or reads in is theirs, whatever its file says; the office says later

@@ -1,8 +1,8 @@
 import { type Fault } from '../../base/fault';
 import { FORMAT, FORMAT_VERSION, type Inspection } from './inspection';
 import { type Job } from './job';
-import type { Property } from './property';
 import { DEFAULT_JUDGEMENT, type Judgement } from './judgement';
+import type { Property } from './property';
 
 /** What it takes to book a scope. The form and the server check it by the same schema. */
 export type Booking = {

@@ -1,6 +1,6 @@
 import { database } from '#server/database';
-import { answer } from '#server/http/answer';
 import { listHistory } from '#server/history';
+import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
 

@@ -1,0 +1,88 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { demoInspection } from '#core/testing/demo-inspections';
+import { noteDeed } from '../deeds';
+import { listOutbox } from '../delivery/outbox';
+import { storeEdits } from '../edits';
+import { listHistory } from '../history';
+import { storeInspection } from '../inspections';
+import { changePreferences, loadPreferences } from '../preferences';
+import { freshDatabase } from '../testing/fresh-database';
+import { closeAccount, createAccount, setPassword } from './accounts';
+import { ownerOf } from './make-owner';
+import { ownedBy } from './own-job';
+import { remind } from './remind';
+import { beginSession, findSignedIn } from './sessions';
+
+const its = freshDatabase();
+const NOW = '2026-11-03T09:00:00.000Z';
+const NOW_MS = Date.parse(NOW);
+const ORIGIN = 'https://scope.example';
+let owner = '';
+let ann = '';
+beforeEach(() => {
+  owner = ownerOf(its.db, { name: 'Olive', mail: 'olive@x.example', hash: 'h' });
+  ann = createAccount(its.db, { name: 'Ann', mail: 'ann@x.example', role: 'inspector' }, NOW).id;
+});
+const signIn = (id: string) => {
+  const { secret } = beginSession(its.db, id, 'Chrome on Linux', NOW);
+  return findSignedIn(its.db, secret, NOW_MS)!;
+};
+
+describe('in a firm', () => {
+  const alder = demoInspection('alder-bend');
+  const JOB = alder.job.id;
+  it('a rig and words are one’s own, judging and prices the firm’s', () => {
+    const who = signIn(ann);
+    const words = [{ says: 'Orangeburg', means: 'fiber pipe' }];
+    changePreferences(its.db, { ownWords: words }, () => undefined, who);
+    expect(loadPreferences(its.db, who).ownWords).toEqual(words);
+    expect(loadPreferences(its.db, signIn(owner)).ownWords).toEqual([]);
+    const firm = { name: 'Marlpit' };
+    const set = () => changePreferences(its.db, { firm }, () => undefined, who);
+    expect(set).toThrow(expect.objectContaining({ status: 404 }) as never);
+    changePreferences(its.db, { firm }, () => undefined, signIn(owner));
+    expect(loadPreferences(its.db, who)).toMatchObject({ firm, ownWords: words });
+  });
+  it('a new job is the inspector’s who books it, the office’s is nobody’s yet', () => {
+    expect(ownedBy(alder, signIn(ann)).job.assignedTo).toBe(ann);
+    expect(ownedBy(alder, signIn(owner)).job.assignedTo).toBeUndefined();
+    expect(ownedBy(alder, null)).toBe(alder);
+  });
+  it('what was done is told with the name, and keeps it', () => {
+    storeInspection(its.db, { ...alder, job: { ...alder.job, assignedTo: ann } }, NOW);
+    const who = signIn(ann);
+    const sent = { id: 'c', device: 'd', saidAt: NOW, base: 1, who };
+    storeEdits(its.db, JOB, { ...sent, edits: [{ path: ['job', 'client'], value: 'Lee' }] }, NOW);
+    noteDeed(
+      its.db,
+      JOB,
+      { what: 'sent', detail: 'lee@x.example' },
+      who,
+      '2026-11-03T09:01:00.000Z',
+    );
+    noteDeed(its.db, JOB, { what: 'issued', detail: '2' }, null, '2026-11-03T09:02:00.000Z');
+    closeAccount(its.db, ann, NOW);
+    expect(listHistory(its.db, JOB).slice(0, 3)).toMatchObject([
+      { kind: 'deed', says: 'issued the report, version 2' },
+      { kind: 'deed', says: 'sent the report to lee@x.example', person: 'Ann' },
+      { kind: 'edit', value: 'Lee', person: 'Ann' },
+    ]);
+    expect(listHistory(its.db, JOB).at(-1)).toMatchObject({ kind: 'logged', runId: 'R1' });
+  });
+  it('tells everybody once in the morning what is due and theirs', () => {
+    setPassword(its.db, ann, 'h');
+    const job = { ...alder.job, assignedTo: ann, scheduledFor: '2026-11-02T09:00:00-08:00' };
+    const { inspectionPeriodEndsOn: _, ...rest } = job;
+    storeInspection(its.db, { ...alder, job: rest }, NOW);
+    const tell = (today: string) =>
+      remind(its.db, today, { origin: ORIGIN, hasMail: false, now: NOW });
+    // Scoped on 2 November, the report is owed on the 4th.
+    expect(tell('2026-11-03')).toEqual([]);
+    expect(tell('2026-11-05')).toHaveLength(1);
+    expect(tell('2026-11-05')).toEqual([]);
+    const [mail] = listOutbox(its.db);
+    expect(mail).toMatchObject({ to: 'ann@x.example', subject: 'One thing is due' });
+    expect(mail!.text).toContain('1 day late: 14 Alder Bend. Its report is to be issued.');
+    expect(mail!.text).toContain(`${ORIGIN}/jobs/${JOB}/report`);
+  });
+});
