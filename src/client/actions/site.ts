@@ -1,7 +1,9 @@
 import { instantOfFields } from '#client/time';
 import type { AccessPoint } from '#core/model/job/access-point';
+import { sameJson } from '#core/model/job/edits';
 import type { FactsChange } from '#core/model/job/facts';
 import type { Job } from '#core/model/job/job';
+import { readPlace } from '#core/office/travel';
 import { optionalText, type TypedFields } from './typed';
 
 /** An access point as its form says it; the optional facts that are left empty are taken out. */
@@ -52,9 +54,14 @@ export function readFacts({ text, number }: TypedFields, job: Job): FactsChange 
       complaint: text('complaint') || null,
       scope: text('scope'),
       responsibility: text('responsibility'),
+      lengthMin: optional('lengthMin'),
+      fee: text('fee') || null,
+      invoice: text('invoice') || null,
     },
     property: {
       address: text('address'),
+      // What is no place is left as it was typed: the check says so at its field.
+      position: text('place') === '' ? null : (readPlace(text('place')) ?? text('place')),
       yearBuilt: optional('yearBuilt'),
       households: number('households'),
       bathrooms: optional('bathrooms'),
@@ -76,7 +83,7 @@ export function changedFacts(before: FactsChange, said: FactsChange): FactsChang
   const changed = (was: object = {}, is: object = {}) =>
     Object.fromEntries(
       Object.entries(is).filter(
-        ([key, value]) => !Object.is((was as Record<string, unknown>)[key], value),
+        ([key, value]) => !sameJson((was as Record<string, unknown>)[key], value),
       ),
     );
   return {

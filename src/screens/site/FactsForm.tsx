@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { changedFacts, readFacts } from '#client/actions/site';
 import { checkFacts, type FactsChange } from '#core/model/job/facts';
 import type { Inspection } from '#core/model/job/inspection';
-import { FOUNDATIONS, OCCUPANCIES } from '#core/model/job/property';
+import { FOUNDATIONS, OCCUPANCIES, type Property } from '#core/model/job/property';
 import { Field, Select, Troubles } from '../shared/Fields';
 import { Form } from '../shared/Form';
 import { readForm, sayFaults, type Typed } from '../shared/form-data';
@@ -21,7 +21,9 @@ const LABELS = {
   'job.client': 'For',
   'job.scheduledFor': 'Scope on',
   'job.inspectionPeriodEndsOn': 'Inspection period ends',
+  'job.lengthMin': 'Takes, min',
   'property.address': 'Address',
+  'property.position': 'Latitude and longitude',
   'property.yearBuilt': 'Year built',
   'property.households': 'Households',
   'property.bathrooms': 'Bathrooms',
@@ -40,6 +42,9 @@ const DUTIES = [
   ['to-main', 'to the main'],
   ['to-property-line', 'to the property line'],
 ] as const;
+
+const placeText = (position: Property['position']) =>
+  position && `${position.lat}, ${position.lon}`;
 
 /** What was agreed and what is known of the house; saved on this device first. */
 export function FactsForm({ inspection, onFacts }: Props) {
@@ -124,6 +129,10 @@ export function FactsForm({ inspection, onFacts }: Props) {
             value={property.foundation}
           />
           <Field name="frontFaces" label="Front faces" value={property.frontFaces} />
+          <Field name="place" label="Latitude and longitude" value={placeText(property.position)} />
+          <Field name="lengthMin" label="Takes, min" value={job.lengthMin} mode="numeric" />
+          <Field name="fee" label="Fee" value={job.fee} />
+          <Field name="invoice" label="Invoice" value={job.invoice} />
         </div>
         <MoreOfHouse inspection={inspection} />
         {property.occupancy === 'vacant' && (
