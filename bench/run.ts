@@ -6,6 +6,7 @@ import { benchCore } from './core';
 import { benchFootage } from './footage';
 import { benchJoin } from './join';
 import { benchLongVideo } from './long-video';
+import { benchOffice } from './office';
 import { benchPdf } from './pdf';
 import { tellRecovered } from './recover/table';
 import { benchDensity, benchRepair, compareChoosing } from './repair';
@@ -30,6 +31,7 @@ const repair = await part('repairs', () => [...benchDensity(), ...benchRepair()]
 const choosing = await part('choosing', compareChoosing);
 const pdf = await part('PDF', benchPdf);
 const server = await part('server', benchServer);
+const office = await part('office', benchOffice);
 const rig = await part('rig', benchRig);
 const stills = await part('stills', () => [...benchStills(true), ...benchStills(false)]);
 const seen = await part('seen by the machine', benchSeen);
@@ -117,6 +119,13 @@ ${table(pdf)}
 The built app on an empty database, on loopback.
 
 ${table(server)}
+
+## The office
+
+A week of 40 inspectors with 400 jobs, two a day each; then the same with 40,000 jobs of ten years behind it. Server and
+browser share two cores, and the browser draws by software: an empty board's first paint is what the rest is held against.
+
+${table(office)}
 
 ## The simulated rig
 

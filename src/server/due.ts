@@ -7,44 +7,48 @@ import { hasOwner } from './people/accounts';
 import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
 
-/** Jobs without an issued report are asked about for so long after their day. */
+/** What is asked about at all: from so long ago, to so far ahead, days. */
 const OPEN_DAYS = 130;
+const AHEAD_DAYS = 90;
 /** So many reports are dated anew in one go; the rest the next time. */
 const MOST_WORKED_OUT = 60;
 const DAY_MS = 86_400_000;
 
 type Row = Omit<DueJob, 'days' | 'settled'> & {
-  readonly rev: number;
-  readonly datedRev: number | null;
-  readonly days: string | null;
+  readonly days: string;
   readonly settled: string;
 };
 type Days = DueJob['days'];
-
-/** What an issued report dates, kept as of the job's revision. */
-function daysOf(db: Database, { id, rev, datedRev, days }: Row, canWork: () => boolean): Days {
-  if (datedRev === rev && days !== null) return JSON.parse(days) as Days;
-  if (!canWork()) return days === null ? [] : (JSON.parse(days) as Days);
-  const found = workOut(db, id);
-  prepared(
-    db,
-    `INSERT INTO job_days (job_id, rev, days) VALUES (?, ?, ?)
-     ON CONFLICT (job_id) DO UPDATE SET rev = excluded.rev, days = excluded.days`,
-  ).run(id, rev, JSON.stringify(found));
-  return found;
-}
 
 /** One bad job takes nothing else along. */
 function workOut(db: Database, jobId: string): Days {
   try {
     const inspection = loadInspection(db, jobId);
     if (!inspection) return [];
-    return listDays(assessed(inspection))
-      .filter(({ key }) => key !== 'period')
-      .map(({ key, on, title }) => ({ key, on, title }));
+    return listDays(assessed(inspection)).filter(({ key }) => key !== 'period');
   } catch (error) {
     console.error(`job ${jobId}:`, error);
     return [];
+  }
+}
+
+/** Dates the issued reports that are not dated yet, some in one go. */
+function dateIssued(db: Database): void {
+  const ids = prepared<[], { id: string }>(
+    db,
+    `SELECT DISTINCT issued.job_id AS id FROM issued LEFT JOIN dated ON dated.job_id = issued.job_id
+     WHERE dated.job_id IS NULL LIMIT ${MOST_WORKED_OUT}`,
+  ).all();
+  const add = prepared(
+    db,
+    'INSERT OR REPLACE INTO due_days (job_id, key, due_on, title) VALUES (?, ?, ?, ?)',
+  );
+  for (const { id } of ids) {
+    const days = workOut(db, id);
+    db.transaction(() => {
+      for (const { key, on, title } of days) add.run(id, key, on, title);
+      prepared(db, 'INSERT OR IGNORE INTO dated (job_id) VALUES (?)').run(id);
+    })();
   }
 }
 
@@ -54,34 +58,28 @@ function workOut(db: Database, jobId: string): Days {
  * @param today `YYYY-MM-DD`.
  */
 export function readDue(db: Database, today: string): DueItem[] {
-  const since = new Date(Date.parse(`${today}T00:00:00Z`) - OPEN_DAYS * DAY_MS)
-    .toISOString()
-    .slice(0, 10);
-  const person = hasOwner(db) ? `coalesce(assigned_to, '')` : `json_extract(job, '$.inspector')`;
-  let left = MOST_WORKED_OUT;
-  const jobs = prepared<[string], Row>(
+  dateIssued(db);
+  const day = (days: number) =>
+    new Date(Date.parse(`${today}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+  const person = hasOwner(db) ? 'assigned_to' : `json_extract(job, '$.inspector')`;
+  const jobs = prepared<object, Row>(
     db,
-    `SELECT jobs.id, title, client, jobs.rev, coalesce(${person}, '') AS personId,
+    `SELECT id, title, client, coalesce(${person}, '') AS personId,
        substr(scheduled_for, 1, 10) AS scopedOn, period_ends_on AS periodEndsOn,
        (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
        (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
-       job_days.rev AS datedRev, job_days.days AS days,
+       (SELECT json_group_array(json_object('key', key, 'on', due_on, 'title', title))
+          FROM due_days WHERE due_days.job_id = jobs.id) AS days,
        (SELECT json_group_array(key) FROM settled WHERE settled.job_id = jobs.id) AS settled
-     FROM jobs LEFT JOIN job_days ON job_days.job_id = jobs.id
-     WHERE removed_at IS NULL AND (scheduled_for >= ? OR EXISTS (SELECT 1 FROM issued WHERE issued.job_id = jobs.id))`,
+     FROM jobs WHERE removed_at IS NULL AND id IN (
+       SELECT id FROM jobs WHERE scheduled_for >= @since
+       UNION SELECT job_id FROM due_days WHERE due_on BETWEEN @since AND @until)`,
   )
-    .all(since)
-    .map((row): DueJob => ({
-      id: row.id,
-      title: row.title,
-      client: row.client,
-      personId: row.personId,
-      scopedOn: row.scopedOn,
-      periodEndsOn: row.periodEndsOn,
-      entryCount: row.entryCount,
-      issuedNumber: row.issuedNumber,
-      days: row.issuedNumber === null ? [] : daysOf(db, row, () => left-- > 0),
-      settled: JSON.parse(row.settled) as string[],
+    .all({ since: day(-OPEN_DAYS), until: day(AHEAD_DAYS) })
+    .map(({ days, settled, ...job }): DueJob => ({
+      ...job,
+      days: JSON.parse(days) as Days,
+      settled: JSON.parse(settled) as string[],
     }));
   return composeDue(jobs, today);
 }

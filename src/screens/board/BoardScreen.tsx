@@ -31,55 +31,52 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
         {said?.text ??
           'Drag a job to another day or person, or take it up with Enter and move it by keys.'}
       </p>
-      <table className={styles['table']}>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="hidden-visually">Who</span>
-            </th>
-            {board.days.slice(0, shown).map(({ day, name }) => (
-              <th key={day} scope="col">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {board.rows.map((row) => (
-            <tr key={row.crew.id}>
-              <th scope="row">{row.crew.name}</th>
-              {row.days.slice(0, shown).map((day) => (
-                <td
-                  key={day.day}
-                  data-over={dragged !== null || undefined}
-                  onDragOver={(event) => event.preventDefault()}
-                  onDrop={(event) => {
-                    event.preventDefault();
-                    drop(row, day);
-                  }}
-                >
-                  {(day.cards as readonly Card[]).map((card) => (
-                    <JobCard
-                      key={card.id}
-                      card={card}
-                      isTaken={taken?.card.id === card.id}
-                      onTake={() => its.takeUp(card)}
-                      onKey={its.byKey}
-                      onDrag={setDragged}
-                    />
-                  ))}
-                  {day.says.map((text) => (
-                    <p key={text} className={styles['says']}>
-                      {text}
-                    </p>
-                  ))}
-                  {!taken && <Shorter row={row} day={day} {...props} onTake={its.put} />}
-                </td>
-              ))}
-            </tr>
+      <div className={styles['table']} role="table" aria-label="The week" data-days={shown}>
+        <div className={styles['row']} role="row">
+          <div role="columnheader">
+            <span className="hidden-visually">Who</span>
+          </div>
+          {board.days.slice(0, shown).map(({ day, name }) => (
+            <div key={day} role="columnheader">
+              {name}
+            </div>
           ))}
-        </tbody>
-      </table>
+        </div>
+        {board.rows.map((row) => (
+          <div key={row.crew.id} className={styles['row']} role="row">
+            <div role="rowheader">{row.crew.name}</div>
+            {row.days.slice(0, shown).map((day) => (
+              <div
+                key={day.day}
+                role="cell"
+                data-over={dragged !== null || undefined}
+                onDragOver={(event) => event.preventDefault()}
+                onDrop={(event) => {
+                  event.preventDefault();
+                  drop(row, day);
+                }}
+              >
+                {(day.cards as readonly Card[]).map((card) => (
+                  <JobCard
+                    key={card.id}
+                    card={card}
+                    isTaken={taken?.card.id === card.id}
+                    onTake={() => its.takeUp(card)}
+                    onKey={its.byKey}
+                    onDrag={setDragged}
+                  />
+                ))}
+                {day.says.map((text) => (
+                  <p key={text} className={styles['says']}>
+                    {text}
+                  </p>
+                ))}
+                {ready && !taken && <Shorter row={row} day={day} {...props} onTake={its.put} />}
+              </div>
+            ))}
+          </div>
+        ))}
+      </div>
       {board.rows.length === 0 && (
         <p>Nobody scopes yet. Book a job on Jobs, and its inspector stands here.</p>
       )}

@@ -7,6 +7,8 @@ type Props = {
   /** Whose is shown; `null` where Chert has no people. */
   readonly whose: string | null;
   readonly count: number;
+  /** How many come after what is shown. */
+  readonly more: number;
   /** What was just said to be done. */
   readonly undo: { readonly jobId: string; readonly key: string } | null;
 };
@@ -19,7 +21,7 @@ function sayDays(inDays: number): string {
 }
 
 /** Everything with a date across all jobs, by urgency, each with the press that does it. */
-export function DuePage({ groups, whose, count, undo }: Props) {
+export function DuePage({ groups, whose, count, more, undo }: Props) {
   return (
     <main className={styles['page']}>
       <div className={styles['head']}>
@@ -64,6 +66,9 @@ export function DuePage({ groups, whose, count, undo }: Props) {
           </ul>
         </section>
       ))}
+      {more > 0 && (
+        <p className={styles['none']}>{more} more come after these, once some are done.</p>
+      )}
     </main>
   );
 }

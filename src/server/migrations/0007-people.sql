@@ -82,12 +82,23 @@ ALTER TABLE jobs ADD COLUMN assigned_to TEXT
   GENERATED ALWAYS AS (json_extract(job, '$.assignedTo')) VIRTUAL;
 CREATE INDEX jobs_by_person ON jobs (assigned_to, scheduled_for) WHERE removed_at IS NULL;
 
--- The days that a job's report dates, as of a revision: working them out takes long.
-CREATE TABLE job_days (
-  job_id TEXT PRIMARY KEY REFERENCES jobs (id),
-  rev INTEGER NOT NULL,
-  days TEXT NOT NULL CHECK (json_valid(days))
-) STRICT;
+-- The days that an issued report dates: working them out takes long. A job is in `dated` once they are; to issue it
+-- again takes it out.
+CREATE TABLE dated (job_id TEXT PRIMARY KEY REFERENCES jobs (id)) STRICT, WITHOUT ROWID;
+CREATE TABLE due_days (
+  job_id TEXT NOT NULL REFERENCES jobs (id),
+  key TEXT NOT NULL,
+  due_on TEXT NOT NULL,
+  title TEXT NOT NULL,
+  PRIMARY KEY (job_id, key)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX due_days_by_day ON due_days (due_on);
+CREATE TRIGGER issued_is_dated_anew AFTER INSERT ON issued
+BEGIN
+  DELETE FROM dated WHERE job_id = NEW.job_id;
+  DELETE FROM due_days WHERE job_id = NEW.job_id;
+END;
+CREATE INDEX jobs_by_inspector ON jobs (json_extract(job, '$.inspector')) WHERE removed_at IS NULL;
 
 -- What somebody says is done of what was due.
 CREATE TABLE settled (
