@@ -14,6 +14,7 @@ import { noteRunning } from '#server/running';
 import { keepBackups } from './keep-backups';
 import { keepDelivering } from './keep-delivering';
 import { keepReminding } from './keep-reminding';
+import { keepRetaining } from './keep-retaining';
 import { sayStartTrouble } from './start-trouble';
 import { warmUp } from './warm-up';
 
@@ -107,6 +108,7 @@ server.listen(port, host, () => {
   void warmUp(handler);
   keepBackups(dataFolder(), root);
   keepDelivering(smtp);
+  keepRetaining(dataFolder());
   keepReminding(origin?.origin ?? `http://127.0.0.1:${port}`, smtp !== null);
 });
 

@@ -41,8 +41,10 @@ export function storePreferences(db: Database, preferences: Preferences): void {
 
 /** @throws what is said of an address that is not there, where somebody may not set one of the parts. */
 function refuseOthers(change: object, who: Person | null): void {
-  if (!who || hasRight(who.role, 'firm', false)) return;
-  if (!Object.keys(change).every((part) => OWN.has(part))) throw refuseUnknown('address');
+  const rightFor = (part: string) =>
+    OWN.has(part) ? 'set' : part === 'keepMonths' ? 'people' : 'firm';
+  if (who && !Object.keys(change).every((part) => hasRight(who.role, rightFor(part), false)))
+    throw refuseUnknown('address');
 }
 
 /**

@@ -26,7 +26,7 @@ export function findRecording(
   const [first, last] = pieceBounds(recordingId);
   const rows = prepared<[string, string, string], Piece & { readonly type: string }>(
     db,
-    'SELECT id, type, bytes, received_at FROM media WHERE job_id = ? AND id BETWEEN ? AND ? ORDER BY id',
+    'SELECT id, type, bytes, received_at FROM media WHERE job_id = ? AND id BETWEEN ? AND ? AND removed_at IS NULL ORDER BY id',
   ).all(jobId, first, last);
   const gap = rows.findIndex(({ id }, number) => id !== pieceId(recordingId, number));
   const pieces = gap < 0 ? rows : rows.slice(0, gap);

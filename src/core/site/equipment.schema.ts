@@ -35,4 +35,5 @@ export const preferencesSchema = Joi.object({
   firm: firmSchema,
   priceBooks: Joi.array().items(priceBookSchema).max(100),
   hours: hoursSchema,
+  keepMonths: Joi.number().integer().min(3).max(240).allow(null),
 });

@@ -42,6 +42,8 @@ export type Preferences = {
   readonly priceBooks?: readonly PriceBook[];
   /** When the firm works, and by what its ways are reckoned; absent: as Chert would. */
   readonly hours?: Hours;
+  /** Months after which voice notes and recordings of issued jobs are removed; absent or `null`: never. */
+  readonly keepMonths?: number | null;
 };
 
 /**

@@ -7,6 +7,8 @@ type Props = {
   readonly query: string;
   /** When everything was backed up last, in words, and whether somebody should look after it. */
   readonly backup: { readonly text: string; readonly isTrouble: boolean };
+  /** What else there is, as far as whoever is signed in may go there. */
+  readonly links: readonly { readonly href: string; readonly label: string }[];
   readonly firstRun?: ReactNode;
   readonly newJob?: ReactNode;
   readonly importFile?: ReactNode;
@@ -14,7 +16,8 @@ type Props = {
 };
 
 /** Jobs at work, all jobs, and the ways to start one. */
-export function DeskPage({ desk, query, backup, firstRun, newJob, importFile, practice }: Props) {
+export function DeskPage(props: Props) {
+  const { desk, query, backup, links, firstRun, newJob, importFile, practice } = props;
   return (
     <main className={styles['desk']}>
       <div className={styles['lists']}>
@@ -108,6 +111,15 @@ export function DeskPage({ desk, query, backup, firstRun, newJob, importFile, pr
         {newJob}
         {practice}
         {importFile}
+        {links.length > 0 && (
+          <ul className={styles['more']}>
+            {links.map(({ href, label }) => (
+              <li key={href}>
+                <a href={href}>{label}</a>
+              </li>
+            ))}
+          </ul>
+        )}
         <p className={styles['backup']} role={backup.isTrouble ? 'alert' : undefined}>
           {backup.text}
         </p>

@@ -138,6 +138,7 @@ export function NewJob({
         id={`${id}-${name}`}
         type={type}
         autoComplete="off"
+        list={name === 'client' ? 'contacts' : undefined}
         aria-invalid={errors[name] ? true : undefined}
         aria-describedby={errors[name] ? `${id}-${name}-error` : undefined}
         {...register(name)}

@@ -270,25 +270,27 @@ export const LookScreen = memo(function LookScreen({
                 onChapters={saveChapters}
               />
             </div>
-            <CalloutLine
-              key={run.id}
-              ref={callout}
-              scope={scope}
-              scopeNow={() => scopeOf(inspection, run, standpoint)}
-              inspection={inspection}
-              run={run}
-              place={standpoint}
-              counterBy="picture"
-              onPlace={() => undefined}
-              onAppend={(drafts) => {
-                acts.append(drafts);
-                setChosenId(null);
-              }}
-              onTeach={(says, means) => void teach(says, means)}
-              notTaught={notTaught}
-              onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
-              onView={() => setTab(tab === 'log' ? 'narration' : 'log')}
-            />
+            {job.readOnly === null && (
+              <CalloutLine
+                key={run.id}
+                ref={callout}
+                scope={scope}
+                scopeNow={() => scopeOf(inspection, run, standpoint)}
+                inspection={inspection}
+                run={run}
+                place={standpoint}
+                counterBy="picture"
+                onPlace={() => undefined}
+                onAppend={(drafts) => {
+                  acts.append(drafts);
+                  setChosenId(null);
+                }}
+                onTeach={(says, means) => void teach(says, means)}
+                notTaught={notTaught}
+                onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
+                onView={() => setTab(tab === 'log' ? 'narration' : 'log')}
+              />
+            )}
           </>
         )}
       </main>

@@ -54,7 +54,7 @@ export function Send({ jobId, title, headline, inspector }: Props) {
     <Form className={styles['options']} onTyped={send}>
       <label>
         To
-        <input name="to" type="email" autoComplete="off" />
+        <input name="to" type="email" autoComplete="off" list="contact-mails" />
       </label>
       <label>
         Subject

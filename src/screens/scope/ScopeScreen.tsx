@@ -274,22 +274,24 @@ export const ScopeScreen = memo(function ScopeScreen({
                 onSetup={(setup) => job.change({ what: 'run', setup })}
               />
             </div>
-            <CalloutLine
-              key={run.id}
-              ref={callout}
-              scope={scope}
-              scopeNow={scopeNow}
-              inspection={inspection}
-              run={run}
-              place={place}
-              counterBy={rig.memory !== null ? 'rig' : cable.isOpen ? 'reel' : 'hand'}
-              onPlace={field.setPlace}
-              onAppend={append}
-              onTeach={(says, means) => void teach(says, means)}
-              notTaught={notTaught}
-              onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
-              onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
-            />
+            {job.readOnly === null && (
+              <CalloutLine
+                key={run.id}
+                ref={callout}
+                scope={scope}
+                scopeNow={scopeNow}
+                inspection={inspection}
+                run={run}
+                place={place}
+                counterBy={rig.memory !== null ? 'rig' : cable.isOpen ? 'reel' : 'hand'}
+                onPlace={field.setPlace}
+                onAppend={append}
+                onTeach={(says, means) => void teach(says, means)}
+                notTaught={notTaught}
+                onTold={(facts) => job.change(...toldDoing(inspection, run, facts))}
+                onView={() => setView((now) => VIEWS[(VIEWS.indexOf(now) + 1) % VIEWS.length]!)}
+              />
+            )}
           </>
         )}
       </main>

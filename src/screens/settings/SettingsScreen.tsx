@@ -19,6 +19,7 @@ import { useReady } from '../shared/useReady';
 import { Exchange } from './Exchange';
 import { HoursPart } from './HoursPart';
 import { JudgementPart } from './JudgementPart';
+import { KeepPart } from './KeepPart';
 import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
 
@@ -31,6 +32,7 @@ const fieldsOf = (preferences: Preferences): SettingsFields => ({
   },
   judgement: toFields(preferences.judgement),
   hours: hoursToFields(preferences.hours),
+  keepMonths: preferences.keepMonths ?? null,
 });
 
 /** A number that may be left empty. */
@@ -43,6 +45,7 @@ const LABELS = {
   'equipment.rodFt': 'Length of the rod',
   'equipment.rodLbPerFt': 'Weight of the rod',
   'equipment.pushLb': 'Push',
+  keepMonths: 'Months to keep voice and video',
 };
 
 /** What each inspector of a firm sets alone. */
@@ -67,10 +70,13 @@ function sayReading(means: string): string {
 export const SettingsScreen = memo(function SettingsScreen({
   preferences,
   mayFirm,
+  mayKeep,
 }: {
   readonly preferences: Preferences;
   /** Whether what counts for the whole firm may be set here. */
   readonly mayFirm: boolean;
+  /** Whether how long things are kept may be set here. */
+  readonly mayKeep: boolean;
 }) {
   const ready = useReady();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
@@ -86,7 +92,7 @@ export const SettingsScreen = memo(function SettingsScreen({
   const words = useFieldArray({ control, name: 'ownWords' as never });
   const saidWords = useWatch({ control, name: 'ownWords' });
 
-  const save = handleSubmit(async ({ ownWords, equipment, judgement, hours }) => {
+  const save = handleSubmit(async ({ ownWords, equipment, judgement, hours, keepMonths }) => {
     const wanted = {
       ownWords: ownWords.filter(({ says, means }) => says.trim() !== '' || means.trim() !== ''),
       equipment: {
@@ -95,6 +101,7 @@ export const SettingsScreen = memo(function SettingsScreen({
       },
       judgement: fromFields(judgement),
       hours: hoursFromFields(hours),
+      keepMonths: keepMonths ?? null,
       ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
       ...(stored.firm ? { firm: stored.firm } : {}),
     };
@@ -108,7 +115,9 @@ export const SettingsScreen = memo(function SettingsScreen({
     const changed = Object.fromEntries(
       Object.entries(wanted).filter(
         ([key, value]) =>
-          (mayFirm || OWN_PARTS.has(key)) && !sameJson(value, onServer[key as keyof typeof wanted]),
+          (mayFirm || OWN_PARTS.has(key)) &&
+          (mayKeep || key !== 'keepMonths') &&
+          !sameJson(value, onServer[key as keyof typeof wanted]),
       ),
     );
     const sent = await sendJson('PATCH', '/api/preferences', changed);
@@ -215,6 +224,7 @@ export const SettingsScreen = memo(function SettingsScreen({
         </section>
         {mayFirm && <JudgementPart register={register} />}
         {mayFirm && <HoursPart register={register} />}
+        {mayKeep && <KeepPart register={register} />}
         {mayFirm && (
           <>
             <section className={styles['part']} aria-labelledby="firm-title">

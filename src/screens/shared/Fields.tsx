@@ -14,10 +14,13 @@ type FieldProps = {
   readonly mode?: 'text' | 'decimal' | 'numeric';
   readonly type?: 'text' | 'date' | 'time';
   readonly hint?: string;
+  /** The list of suggestions that the page has. */
+  readonly list?: string;
 };
 
 /** A field of a plain form, read from its form data when that is sent. */
-export function Field({ name, label, value = '', mode = 'text', type = 'text', hint }: FieldProps) {
+export function Field({ name, label, value = '', ...more }: FieldProps) {
+  const { mode = 'text', type = 'text', hint, list } = more;
   return (
     <div className={form['field']}>
       <label htmlFor={name}>{label}</label>
@@ -28,6 +31,7 @@ export function Field({ name, label, value = '', mode = 'text', type = 'text', h
         defaultValue={value}
         inputMode={mode}
         autoComplete="off"
+        list={list}
         aria-describedby={hint ? `${name}-hint` : undefined}
       />
       {hint && (

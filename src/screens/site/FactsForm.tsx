@@ -86,7 +86,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
             <Field name="address" label="Address" value={property.address} />
           </div>
           <Field name="title" label="Title of the job" value={job.title} />
-          <Field name="client" label="For" value={job.client} />
+          <Field name="client" label="For" value={job.client} list="contacts" />
           <Field name="day" label="Scope on" type="date" value={job.scheduledFor.slice(0, 10)} />
           <Field name="time" label="At" type="time" value={job.scheduledFor.slice(11, 16)} />
           <Field
@@ -96,7 +96,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
             value={job.inspectionPeriodEndsOn}
           />
           <Field name="inspector" label="Inspector" value={job.inspector} />
-          <Field name="agent" label="Agent" value={job.agent} />
+          <Field name="agent" label="Agent" value={job.agent} list="contacts" />
           <Field name="attended" label="Who was there" value={job.attended} />
           <Field name="weather" label="Weather" value={job.weather} />
           <Select

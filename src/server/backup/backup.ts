@@ -114,7 +114,7 @@ export async function backUp(
     made.pragma('journal_mode = DELETE');
     const rows = made
       .prepare<[], MediaRow>(
-        'SELECT job_id AS jobId, id, sha256, bytes FROM media ORDER BY job_id, id',
+        'SELECT job_id AS jobId, id, sha256, bytes FROM media WHERE removed_at IS NULL ORDER BY job_id, id',
       )
       .all();
     const { id: installation } = installationOf(made);

@@ -66,6 +66,7 @@ const ROUTES: readonly Route[] = [
   route('GET', `${API_JOB}/report\\.pdf`, 'read'),
   route('GET', '/api/preferences', 'read'),
 
+  route('GET POST', '/contacts', 'book'),
   route('GET', '/api/slots', 'book'),
   route('POST', '/api/jobs', 'book'),
   route('POST', '/api/jobs/import', 'book'),

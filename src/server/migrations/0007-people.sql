@@ -108,3 +108,17 @@ CREATE TABLE settled (
   at TEXT NOT NULL,
   PRIMARY KEY (job_id, key)
 ) STRICT, WITHOUT ROWID;
+
+-- People outside the firm, kept once: buyers, agents, contractors.
+CREATE TABLE contacts (
+  id TEXT PRIMARY KEY,
+  kind TEXT NOT NULL,
+  name TEXT NOT NULL,
+  firm TEXT NOT NULL,
+  phone TEXT NOT NULL,
+  mail TEXT NOT NULL,
+  note TEXT NOT NULL
+) STRICT;
+
+-- Set when a voice note or a recording was removed after the firm's time; what it was stays on record.
+ALTER TABLE media ADD COLUMN removed_at TEXT;

@@ -1,0 +1,29 @@
+import type { UseFormRegister } from 'react-hook-form';
+import type { SettingsFields } from '#client/actions/settings-fields';
+import { Labelled } from './Labelled';
+import styles from './SettingsScreen.module.css';
+
+/** How long voices and videos are kept; logs, stills and reports stay. */
+export function KeepPart({ register }: { readonly register: UseFormRegister<SettingsFields> }) {
+  return (
+    <section className={styles['part']} aria-labelledby="keep-title">
+      <h2 id="keep-title">How long things are kept</h2>
+      <p>
+        Logs, stills and issued reports stay. Voice notes and recordings of a job whose report is
+        out can go after a time; the job’s history tells each removal. What is gone is gone from the
+        backups too, once those are replaced.
+      </p>
+      <div className={styles['grid']}>
+        <Labelled label="Remove voice and video after, months" hint="Leave it empty to keep all.">
+          <input
+            inputMode="numeric"
+            {...register('keepMonths', {
+              setValueAs: (text: string | number | undefined) =>
+                text === '' || text === undefined ? undefined : Number(text),
+            })}
+          />
+        </Labelled>
+      </div>
+    </section>
+  );
+}
