@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { sayGot } from '#core/base/fault';
 import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
 import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
@@ -8,6 +9,7 @@ import { hasRight, rightToSet } from '#core/office/roles';
 import { refuseFaults, refuseUnknown } from './http/answer';
 import { loadFacts, loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
+import { canScope } from './people/accounts';
 import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
 
@@ -89,7 +91,7 @@ export function storeEdits(
     const stored = needsLogs ? loadStored(db, jobId) : loadFacts(db, jobId);
     if (!stored) throw refuseUnknown('job');
     const { inspection: before, rev } = stored;
-    refuseOthers(before, sent);
+    refuseOthers(db, before, sent);
     const known = findChange(db, jobId, sent.id);
     if (known !== null) return { outcome: 'known', before: rev, rev, isOtherwise: false };
     const others = editsSince(db, jobId, sent);
@@ -119,7 +121,7 @@ export function storeEdits(
  * @throws what is said of a job that is not there, where somebody may not set one of the fields. Whose job it is,
  *   the office says alone.
  */
-function refuseOthers({ job }: Inspection, { who, edits }: SentEdits): void {
+function refuseOthers(db: Database, { job }: Inspection, { who, edits }: SentEdits): void {
   if (!who) return;
   const isTheirs = job.assignedTo === who.id;
   const may = ({ path }: Edit) =>
@@ -127,6 +129,15 @@ function refuseOthers({ job }: Inspection, { who, edits }: SentEdits): void {
       ? hasRight(who.role, 'agree', false)
       : hasRight(who.role, rightToSet(path), isTheirs);
   if (!edits.every(may)) throw refuseUnknown('job');
+  for (const { path, value } of edits)
+    if (path.join(' ') === 'job assignedTo' && value !== undefined) refuseNobody(db, value);
+}
+
+/** @throws a refusal when a job would be given to somebody who cannot scope it. */
+export function refuseNobody(db: Database, id: unknown): void {
+  if (typeof id === 'string' && canScope(db, id)) return;
+  const expected = 'the id of an inspector’s or an owner’s account that is open';
+  throw refuseFaults([{ path: 'job.assignedTo', expected, got: sayGot(id) }]);
 }
 
 /** What other devices set since the revision that this one saw, the latest first. */

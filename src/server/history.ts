@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { Happened } from '#core/model/job/history';
 import { type DeedKind, sayDeed } from '#core/office/say-deed';
 import { listEdits } from './edits';
+import { namesOfPeople } from './people/accounts';
 import { prepared } from './prepared';
 
 /** The most that is read at once. */
@@ -58,7 +59,14 @@ const listLogged = (db: Database, jobId: string): Happened[] =>
 
 /** Everything that happened to a job, the latest first, each with who did it where Chert has people. */
 export function listHistory(db: Database, jobId: string): Happened[] {
-  const edits = listEdits(db, jobId).map((edit): Happened => ({ kind: 'edit', ...edit }));
+  const names = namesOfPeople(db);
+  // Whose a job is, is kept by the account; people are told the name.
+  const named = (value: unknown) =>
+    typeof value === 'string' ? (names.get(value) ?? value) : value;
+  const edits = listEdits(db, jobId).map((edit): Happened => {
+    if (edit.path.join(' ') !== 'job assignedTo') return { kind: 'edit', ...edit };
+    return { kind: 'edit', ...edit, was: named(edit.was), value: named(edit.value) };
+  });
   return [...edits, ...listDeeds(db, jobId), ...listLogged(db, jobId)]
     .toSorted((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0))
     .slice(0, MOST_TOLD);

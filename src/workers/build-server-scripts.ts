@@ -10,6 +10,7 @@ const SCRIPTS: Readonly<Record<string, string>> = {
   serve: 'cli/serve',
   seed: 'cli/seed',
   owner: 'cli/owner',
+  export: 'cli/export',
   backup: 'cli/backup',
   restore: 'cli/restore',
   verify: 'cli/verify',

@@ -45,3 +45,35 @@ describe('what the plan does nothing for', () => {
     expect(courseIn([broken(null)]).says).toMatch(/have it found before anyone quotes/);
   });
 });
+
+describe('a look at a place over which nothing may be jetted', () => {
+  const pipe = (material: string, more: object = {}): Said => ({
+    kind: 'material',
+    side: 'far',
+    material,
+    diameterIn: 3,
+    readingFt: null,
+    ...more,
+  });
+  // Fiber pipe without length behind clay, and a lip said without a footage: its place reaches over both.
+  const { waterAtStart: _unsaid, ...run } = runOf([
+    pipe('vitrified-clay', { lipIn: 0.01 }),
+    pipe('bituminous-fiber'),
+    defect('standing-water', { readingFt: 0.1 }),
+    { kind: 'end', reason: 'main', confirmedBy: 'sight', readingFt: 0.2 },
+    defect('lip', { readingFt: null, toReadingFt: 0, certainty: 'cannot-tell' }),
+  ]);
+  const repair = repairOf(assess(inspectionOf([run])));
+
+  it('does not ask for the jet that comes first elsewhere on its line', () => {
+    const jetted = repair.plans[0]!.works.map(({ method }) => method);
+    expect(jetted).toContain('jet');
+    const told = repair.site.assessment.findings.map((finding) => courseOf(repair, finding));
+    const barred = told.filter(({ excludes }) => excludes.includes('jet'));
+    expect(barred.length).toBeGreaterThan(0);
+    for (const { methods, says } of barred) {
+      expect(methods).not.toContain('jet');
+      expect(says.map(({ text }) => text).join(' ')).not.toMatch(/Have the line cleaned/);
+    }
+  });
+});

@@ -19,8 +19,11 @@ export { isPurchase, sayEvery, tellsAuthority } from './course-words';
 const rolesOf = (works: readonly Work[]) => works.map(({ method }) => methodById(method).role);
 const isPipeWork = ({ method }: Work) => ['replace', 'mend'].includes(methodById(method).role);
 
-/** Works of a plan that end or hold a finding, and what they need first. */
-function worksFor(site: Site, plan: Plan, finding: Finding): Work[] {
+/**
+ * Works of a plan that end or hold a finding, and what they need first. What comes first elsewhere on the line and must
+ * not be done at the finding is none of its works.
+ */
+function worksFor(site: Site, plan: Plan, finding: Finding, excludes: readonly MethodId[]): Work[] {
   const { id, lineId, action } = finding;
   const direct = plan.works.filter(({ cures, holds }) => cures.includes(id) || holds.includes(id));
   const looks =
@@ -42,7 +45,9 @@ function worksFor(site: Site, plan: Plan, finding: Finding): Work[] {
   const isLooked = doing.some(({ method }) => method === 'look-again');
   const firsts = plan.works.filter(
     (work) =>
-      !doing.includes(work) && (isFor(work) || (isLooked && clearsForLook(site, finding, work))),
+      !doing.includes(work) &&
+      !excludes.includes(work.method) &&
+      (isFor(work) || (isLooked && clearsForLook(site, finding, work))),
   );
   return [...firsts, ...doing];
 }
@@ -124,7 +129,8 @@ export function courseOf(repair: Repair, finding: Finding): Course {
   const { site } = repair;
   const plan = planToTell(repair);
   const stops = stopsOver(site.assessment.stops, finding);
-  const works = worksFor(site, plan, finding);
+  const excludes = [...new Set(stops.flatMap(({ forbids }) => forbids))];
+  const works = worksFor(site, plan, finding, excludes);
   const does = doesOf(finding, works, stops);
   const isActed = ['repair', 'clean', 'look'].includes(does);
   const methods: MethodId[] =
@@ -142,7 +148,7 @@ export function courseOf(repair: Repair, finding: Finding): Course {
     does,
     when: whenOf(does, finding, works, repair),
     methods,
-    excludes: [...new Set(stops.flatMap(({ forbids }) => forbids))],
+    excludes,
     who: methods.length > 0 ? methodById(methods.at(-1)!).by : null,
     everyYears: does === 'clean' ? clearedEveryOf(site, plan, finding) : null,
   };

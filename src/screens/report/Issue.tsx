@@ -92,17 +92,23 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
         <p className={styles['hint']}>It can be issued once everything is saved on the server.</p>
       )}
       {trouble && <p role="alert">{trouble}</p>}
-      {versions.length > 0 && (
-        <ul className={styles['versions']}>
-          {versions.map(({ number, issuedAt, reason, seal }) => (
-            <li key={number}>
-              <a href={`/jobs/${encodeURIComponent(jobId)}/issued/${number}`}>Version {number}</a>,{' '}
-              {sayAt(issuedAt)}
-              {reason && `: ${reason}`} <code title={seal}>{seal.slice(0, 12)}</code>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Versions jobId={jobId} versions={versions} />
     </Form>
+  );
+}
+
+/** What was issued, the latest first. */
+export function Versions({ jobId, versions }: Pick<Props, 'jobId' | 'versions'>) {
+  if (versions.length === 0) return null;
+  return (
+    <ul className={styles['versions']}>
+      {versions.map(({ number, issuedAt, reason, seal }) => (
+        <li key={number}>
+          <a href={`/jobs/${encodeURIComponent(jobId)}/issued/${number}`}>Version {number}</a>,{' '}
+          {sayAt(issuedAt)}
+          {reason && `: ${reason}`} <code title={seal}>{seal.slice(0, 12)}</code>
+        </li>
+      ))}
+    </ul>
   );
 }

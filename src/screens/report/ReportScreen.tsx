@@ -29,7 +29,7 @@ import { Panel } from '../shared/Panel';
 import { useLight } from '../shared/useLight';
 import { useReady } from '../shared/useReady';
 import { Files } from './Files';
-import { Issue } from './Issue';
+import { Issue, Versions } from './Issue';
 import { Options } from './Options';
 import styles from './Report.module.css';
 import { ReportPage } from './ReportPage';
@@ -50,12 +50,15 @@ type Props = {
   readonly links: readonly Link[];
   readonly now: string;
   readonly light: Light;
+  /** Whether whoever is signed in may send it and make links. */
+  readonly maySend: boolean;
 };
 
 /** The report as the buyer will read it, with all that it takes to word, issue and hand it on. */
 export const ReportScreen = memo(function ReportScreen(props: Props) {
-  const { earlier, versions, links, now } = props;
+  const { earlier, versions, links, now, maySend } = props;
   const job = useJob(props.stored);
+  const isOurs = job.readOnly === null;
   const [light, switchLight] = useLight(props.light);
   const [reader, setReader] = useState<Reader>('buyer');
   const ready = useReady();
@@ -129,52 +132,62 @@ export const ReportScreen = memo(function ReportScreen(props: Props) {
         <fieldset className={styles['tools']} disabled={!ready}>
           <legend className="hidden-visually">Issue, word and hand on</legend>
           <Panel id="issue" title="Issue" count={versions.length}>
-            <Issue
-              jobId={id}
-              versions={versions}
-              blockers={assessment.checks.filter(({ level }) => level === 'blocker')}
-              isStated={Boolean(lastLimits(decisions)?.reason || lastLeaving(decisions)?.reason)}
-              isSaved={job.waiting.length === 0}
-            />
+            {isOurs ? (
+              <Issue
+                jobId={id}
+                versions={versions}
+                blockers={assessment.checks.filter(({ level }) => level === 'blocker')}
+                isStated={Boolean(lastLimits(decisions)?.reason || lastLeaving(decisions)?.reason)}
+                isSaved={job.waiting.length === 0}
+              />
+            ) : versions.length > 0 ? (
+              <Versions jobId={id} versions={versions} />
+            ) : (
+              <p>Nothing was issued yet.</p>
+            )}
           </Panel>
-          <Panel id="shows" title="What it shows">
-            <Options
-              options={options}
-              mayPass={mayPass(assessment)}
-              earlier={earlier.map((one) => ({
-                id: one.job.id,
-                title: one.job.title,
-                when: sayLongDay(dayOf(one.job.scheduledFor)),
-              }))}
-              set={actions.set}
-            />
-            <Wording
-              text={textOf('remark')}
-              label="Add a remark of your own"
-              onWord={(said, reason) => actions.word(textOf('remark'), said, reason)}
-              onDrop={actions.unword}
-            >
-              {textOf('remark').text && <p>{textOf('remark').text}</p>}
-            </Wording>
-          </Panel>
-          <Panel id="stills" title="Stills">
-            <StillsPanel
-              all={listStills(assessment)}
-              chosen={chooseStills(ticked)}
-              isOwn={chosenStills(decisions) !== null}
-              stillUrl={stillUrl}
-              onChoose={(ids) => actions.chooseStills(ids, chosenStills(decisions)?.id ?? null)}
-            />
-          </Panel>
-          <Panel id="days" title="Working days">
-            <WorkingDays
-              holidays={settings.holidays}
-              fromDay={dayOf(scheduledFor)}
-              toDay={inspectionPeriodEndsOn ?? null}
-              onChange={actions.setHolidays}
-            />
-          </Panel>
-          {versions.length > 0 && (
+          {isOurs && (
+            <>
+              <Panel id="shows" title="What it shows">
+                <Options
+                  options={options}
+                  mayPass={mayPass(assessment)}
+                  earlier={earlier.map((one) => ({
+                    id: one.job.id,
+                    title: one.job.title,
+                    when: sayLongDay(dayOf(one.job.scheduledFor)),
+                  }))}
+                  set={actions.set}
+                />
+                <Wording
+                  text={textOf('remark')}
+                  label="Add a remark of your own"
+                  onWord={(said, reason) => actions.word(textOf('remark'), said, reason)}
+                  onDrop={actions.unword}
+                >
+                  {textOf('remark').text && <p>{textOf('remark').text}</p>}
+                </Wording>
+              </Panel>
+              <Panel id="stills" title="Stills">
+                <StillsPanel
+                  all={listStills(assessment)}
+                  chosen={chooseStills(ticked)}
+                  isOwn={chosenStills(decisions) !== null}
+                  stillUrl={stillUrl}
+                  onChoose={(ids) => actions.chooseStills(ids, chosenStills(decisions)?.id ?? null)}
+                />
+              </Panel>
+              <Panel id="days" title="Working days">
+                <WorkingDays
+                  holidays={settings.holidays}
+                  fromDay={dayOf(scheduledFor)}
+                  toDay={inspectionPeriodEndsOn ?? null}
+                  onChange={actions.setHolidays}
+                />
+              </Panel>
+            </>
+          )}
+          {maySend && versions.length > 0 && (
             <>
               <Panel id="share" title="Share by link">
                 <Share jobId={id} links={links} now={now} />

@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { openDatabase } from '../database';
 import { beginEra } from '../installation';
 import { pathOfMedia } from '../media';
+import { signOutAll } from '../people/sessions';
 import { writeWhole } from '../write-whole';
 import { placeOfContent, readManifest, verifyBackup } from './backup';
 import { DATABASE_FILE, nameOf } from './manifest';
@@ -16,7 +17,8 @@ export type Restored = {
 
 /**
  * Puts a data folder back to a backup, after reading all of that again. What was there before is put aside,
- * not deleted. A new era begins, so that devices offer again what the backup does not have.
+ * not deleted. A new era begins, so that devices offer again what the backup does not have. Everybody is signed out:
+ * what was ended since the backup must not open anything again.
  *
  * @throws when the backup is not as it was written. Nothing was changed then.
  */
@@ -50,6 +52,7 @@ export async function restore(
   renameSync(half, join(dataFolder, DATABASE_FILE));
   const db = openDatabase(join(dataFolder, DATABASE_FILE));
   beginEra(db);
+  signOutAll(db, at);
   db.close();
   return { stills: media.length, aside };
 }

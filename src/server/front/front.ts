@@ -26,8 +26,8 @@ export type FrontWishes = {
 const LINK_TRIES = 120;
 const CODE_TRIES = 10;
 const MINUTE_S = 60;
-/** What only who has its secret opens. */
-const BY_SECRET = /^\/(r|join|calendar)\//;
+/** What only who has its secret opens: a link, or a passkey. */
+const BY_SECRET = /^\/((r|join|calendar)\/|api\/passkeys\/(challenge|sign-in)\/?$)/;
 /** The page of what is not there. */
 const NOT_HERE = '/404';
 

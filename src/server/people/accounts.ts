@@ -149,3 +149,10 @@ export function namesOfPeople(db: Database): ReadonlyMap<string, string> {
   const rows = prepared<[], { id: string; name: string }>(db, 'SELECT id, name FROM accounts');
   return new Map(rows.all().map(({ id, name }) => [id, name]));
 }
+
+/** Whether a job can be somebody's: an inspector's or an owner's account that is open. */
+export const canScope = (db: Database, id: string): boolean =>
+  prepared<[string]>(
+    db,
+    `SELECT 1 FROM accounts WHERE id = ? AND closed_at IS NULL AND role IN ('inspector', 'owner')`,
+  ).get(id) !== undefined;

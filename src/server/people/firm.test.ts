@@ -8,10 +8,12 @@ import { storeInspection } from '../inspections';
 import { changePreferences, loadPreferences } from '../preferences';
 import { freshDatabase } from '../testing/fresh-database';
 import { closeAccount, createAccount, setPassword } from './accounts';
+import { findByFeed, makeFeed } from './feed';
+import { findInvited, invite } from './invitations';
 import { ownerOf } from './make-owner';
 import { ownedBy } from './own-job';
 import { remind } from './remind';
-import { beginSession, findSignedIn } from './sessions';
+import { beginSession, findSignedIn, signOutAll } from './sessions';
 
 const its = freshDatabase();
 const NOW = '2026-11-03T09:00:00.000Z';
@@ -68,6 +70,37 @@ describe('in a firm', () => {
       { kind: 'edit', value: 'Lee', person: 'Ann' },
     ]);
     expect(listHistory(its.db, JOB).at(-1)).toMatchObject({ kind: 'logged', runId: 'R1' });
+  });
+  it('a job is given to somebody who can scope it, and to nobody else', () => {
+    storeInspection(its.db, alder, NOW);
+    const rae = createAccount(its.db, { name: 'Rae', mail: 'rae@x.example', role: 'reader' }, NOW);
+    const give = (value: unknown) => {
+      const sent = {
+        id: `g${String(value)}`,
+        device: 'd',
+        saidAt: NOW,
+        base: 1,
+        who: signIn(owner),
+      };
+      const edits = [{ path: ['job', 'assignedTo'], value }];
+      return storeEdits(its.db, JOB, { ...sent, edits }, NOW).outcome;
+    };
+    const bad = expect.objectContaining({
+      status: 400,
+      faults: [expect.objectContaining({ path: 'job.assignedTo' })],
+    }) as never;
+    for (const id of [rae.id, 'nobody', 7]) expect(() => give(id)).toThrow(bad);
+    expect(give(ann)).toBe('stored');
+    expect(give(undefined)).toBe('stored');
+  });
+  it('everybody is signed out when a backup is restored', () => {
+    const { secret } = beginSession(its.db, ann, 'd', NOW);
+    const link = invite(its.db, ann, 'reset', NOW_MS);
+    const feed = makeFeed(its.db, ann);
+    signOutAll(its.db, NOW);
+    expect(findSignedIn(its.db, secret, NOW_MS)).toBeNull();
+    expect(findInvited(its.db, link, NOW_MS)).toBeNull();
+    expect(findByFeed(its.db, feed)).toBeNull();
   });
   it('tells everybody once in the morning what is due and theirs', () => {
     setPassword(its.db, ann, 'h');

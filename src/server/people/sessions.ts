@@ -101,6 +101,14 @@ export function endSessions(db: Database, accountId: string, now: string, but = 
   ).run(now, accountId, but);
 }
 
+/** Signs everybody out on every device, and lets no link to a password and no calendar open anything. */
+export function signOutAll(db: Database, now: string): void {
+  prepared(db, 'UPDATE sessions SET ended_at = ? WHERE ended_at IS NULL').run(now);
+  prepared(db, 'DELETE FROM invitations').run();
+  prepared(db, 'DELETE FROM challenges').run();
+  prepared(db, 'UPDATE accounts SET feed_sha256 = NULL').run();
+}
+
 const BROWSERS = [
   [/Edg\//, 'Edge'],
   [/OPR\//, 'Opera'],

@@ -2,6 +2,7 @@ import { startInspection } from '#core/model/job/booking';
 import { checkBooking } from '#core/model/job/booking.schema';
 import { database } from '#server/database';
 import { noteDeed } from '#server/deeds';
+import { refuseNobody } from '#server/edits';
 import { answer, refuseConflict, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
@@ -16,6 +17,8 @@ import { loadPreferences } from '#server/preferences';
 export const POST = endpoint(async ({ request, locals }) => {
   const booking = checkBooking(await readJson(request, BODY_LIMITS.record));
   if (!booking.ok) throw refuseFaults(booking.faults);
+  const { assignedTo } = booking.value;
+  if (locals.who && assignedTo !== undefined) refuseNobody(database(), assignedTo);
   const now = new Date().toISOString();
   const begun = startInspection(booking.value, loadPreferences(database()).judgement);
   const outcome = storeInspection(database(), ownedBy(begun, locals.who), now);

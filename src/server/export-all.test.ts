@@ -1,0 +1,51 @@
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, it } from 'vitest';
+import { readInspectionFile } from '#core/interchange/inspection-file';
+import { pieceId } from '#core/interchange/recording-piece';
+import { demoInspection } from '#core/testing/demo-inspections';
+import { exportAll } from './export-all';
+import { loadInspection, storeInspection } from './inspections';
+import { storeIssued } from './issued';
+import { pathOfMedia, storeMedia } from './media';
+import { freshDatabase } from './testing/fresh-database';
+import { PNG } from './testing/with-still';
+
+const its = freshDatabase();
+const NOW = '2026-11-03T09:00:00.000Z';
+const alder = demoInspection('alder-bend');
+const JOB = alder.job.id;
+
+it('writes everything as files that are read without Chert, and says what was not to be had', () => {
+  storeInspection(its.db, { ...alder, job: { ...alder.job, title: '14 Alder/Bend: "rear"' } }, NOW);
+  storeInspection(its.db, demoInspection('mill-street'), NOW);
+  const put = (id: string, type: string, bytes: Buffer) =>
+    storeMedia(its.db, its.folder, { jobId: JOB, id }, { type, bytes }, NOW);
+  put('still', 'image/png', PNG);
+  put('lost', 'image/png', Buffer.concat([PNG, PNG]));
+  put(pieceId('V', 0), 'video/webm', Buffer.from('one'));
+  put(pieceId('V', 1), 'application/octet-stream', Buffer.from('two'));
+  rmSync(pathOfMedia(its.folder, JOB, 'lost').file);
+  const head = { number: 1, issuedAt: NOW, headline: 'h', reason: '' };
+  storeIssued(its.db, JOB, head, [
+    { name: 'buyer.pdf', type: 'application/pdf', bytes: Buffer.from('%PDF') },
+  ]);
+  const folder = join(its.folder, 'out');
+  // Twice: nothing is added to what was there.
+  for (const _ of [1, 2]) {
+    const done = exportAll(its.db, its.folder, folder);
+    expect(done).toEqual({ jobs: 2, files: 9, missing: [`${JOB}: lost`] });
+  }
+  const own = join(
+    folder,
+    readdirSync(folder).find((name) => name.includes('Alder'))!,
+  );
+  expect(own).toMatch(/2026-11-03 14 Alder Bend rear \S+$/);
+  const file = readInspectionFile(readFileSync(join(own, 'inspection.chert.json'), 'utf8'));
+  expect(file.ok && file.value).toEqual(loadInspection(its.db, JOB));
+  expect(readFileSync(join(own, 'media', 'still.png'))).toEqual(PNG);
+  expect(readFileSync(join(own, 'media', 'recording V.webm'), 'utf8')).toBe('onetwo');
+  expect(readFileSync(join(own, 'issued', 'version 1', 'buyer.pdf'), 'utf8')).toBe('%PDF');
+  expect(existsSync(join(own, 'history.json'))).toBe(true);
+  expect(readFileSync(join(folder, 'fees and invoices.csv'), 'utf8')).toContain('88 Mill Street');
+});
