@@ -4,10 +4,10 @@ import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
 
 const NUMBERS = [
-  ['factor', 'Road miles for a mile as the crow flies'],
+  ['factor', 'Road, times the line'],
   ['mph', 'Miles an hour'],
-  ['stopMin', 'To park and unload, min'],
-  ['unknownMin', 'A way where a place is not known, min'],
+  ['stopMin', 'To park, min'],
+  ['unknownMin', 'An unknown way, min'],
 ] as const;
 
 /** When the firm works, and by what the ways of the board and of free times are reckoned. */

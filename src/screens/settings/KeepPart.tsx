@@ -14,7 +14,7 @@ export function KeepPart({ register }: { readonly register: UseFormRegister<Sett
         backups too, once those are replaced.
       </p>
       <div className={styles['grid']}>
-        <Labelled label="Remove voice and video after, months" hint="Leave it empty to keep all.">
+        <Labelled label="Kept for, months" hint="Leave it empty to keep all.">
           <input
             inputMode="numeric"
             {...register('keepMonths', {
