@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
+import { addDays } from '#core/base/day';
 import { seededRandom } from '#core/base/random';
 import { USUAL_TRAVEL } from '#core/office/travel';
 import { MOST_STOPS, orderDay, type Stop } from '#core/schedule/day-order';
@@ -42,8 +43,7 @@ function benchOrder(): Row {
   };
 }
 
-const day = (at: number) =>
-  new Date(Date.parse(`${MONDAY}T00:00:00Z`) + at * 86_400_000).toISOString().slice(0, 10);
+const day = (at: number) => addDays(MONDAY, at);
 
 /** Fills a database with a week of a firm, and with what it did in the years before. */
 function fill(path: string, from: number, count: number, isWeek: boolean): void {

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { assessed } from '#core/assess';
+import { addDays } from '#core/base/day';
 import { listDays } from '#core/interchange/icalendar';
 import { composeDue, type DueItem, type DueJob } from '#core/schedule/due';
 import { loadInspection } from './inspections';
@@ -12,7 +13,6 @@ const OPEN_DAYS = 130;
 const AHEAD_DAYS = 90;
 /** So many reports are dated anew in one go; the rest the next time. */
 const MOST_WORKED_OUT = 60;
-const DAY_MS = 86_400_000;
 
 type Row = Omit<DueJob, 'days' | 'settled'> & {
   readonly days: string;
@@ -59,8 +59,6 @@ function dateIssued(db: Database): void {
  */
 export function readDue(db: Database, today: string): DueItem[] {
   dateIssued(db);
-  const day = (days: number) =>
-    new Date(Date.parse(`${today}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
   const person = hasOwner(db) ? 'assigned_to' : `json_extract(job, '$.inspector')`;
   const jobs = prepared<object, Row>(
     db,
@@ -75,7 +73,7 @@ export function readDue(db: Database, today: string): DueItem[] {
        SELECT id FROM jobs WHERE scheduled_for >= @since
        UNION SELECT job_id FROM due_days WHERE due_on BETWEEN @since AND @until)`,
   )
-    .all({ since: day(-OPEN_DAYS), until: day(AHEAD_DAYS) })
+    .all({ since: addDays(today, -OPEN_DAYS), until: addDays(today, AHEAD_DAYS) })
     .map(({ days, settled, ...job }): DueJob => ({
       ...job,
       days: JSON.parse(days) as Days,

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { addDays } from '#core/base/day';
 import { accessOf } from '#core/catalogue/access/kinds';
 import type { AccessPoint } from '#core/model/job/access-point';
 import type { Job } from '#core/model/job/job';
@@ -22,10 +23,6 @@ type Row = {
   readonly accessPoints: string;
   readonly entryCount: number;
 };
-
-const DAY_MS = 86_400_000;
-const dayAfter = (day: string) =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + DAY_MS).toISOString().slice(0, 10);
 
 /** What the last look at a property took, minutes, from its first entry to its last; `null` where there was none. */
 function lastMinOf(db: Database, jobId: string): number | null {
@@ -78,7 +75,7 @@ export function bookedBetween(db: Database, from: string, to: string): Booked[] 
      FROM jobs WHERE removed_at IS NULL AND scheduled_for >= ? AND scheduled_for < ?
      ORDER BY scheduled_for, id`,
   )
-    .all(from, dayAfter(to))
+    .all(from, addDays(to, 1))
     .map((row) => appointmentOf(db, row, hasPeople));
 }
 

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { addDays } from '#core/base/day';
 import { USUAL_HOURS } from '#core/office/hours';
 import { findSlots, type Slot, type SlotWish } from '#core/schedule/slots';
 import { loadPreferences } from './preferences';
@@ -6,19 +7,17 @@ import { bookedBetween, listCrews } from './schedule';
 
 /** So many times are offered. */
 const MOST_SLOTS = 8;
-const DAY_MS = 86_400_000;
 
 export type OfferedSlot = Slot & { readonly name: string };
 
 /** The first times at which somebody is free, with their names. */
 export function offerSlots(db: Database, wish: SlotWish): OfferedSlot[] {
   const { firm, hours = USUAL_HOURS } = loadPreferences(db);
-  const until = new Date(Date.parse(`${wish.from}T00:00:00Z`) + wish.days * DAY_MS);
   const crews = listCrews(db, firm?.inspector);
   // Where nobody is known yet, whoever books is free.
   const known = crews.length > 0 ? crews : [{ id: '', name: '', home: null }];
   const names = new Map(known.map(({ id, name }) => [id, name]));
-  const taken = bookedBetween(db, wish.from, until.toISOString().slice(0, 10));
+  const taken = bookedBetween(db, wish.from, addDays(wish.from, wish.days));
   return findSlots(known, taken, wish, hours)
     .slice(0, MOST_SLOTS)
     .map((slot) => ({ ...slot, name: names.get(slot.personId) ?? '' }));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isDay, isInstant } from './day';
+import { addDays, daysBetween, isDay, isInstant } from './day';
 import { sayFault, sayGot, sayPath } from './fault';
 import { clip, gapBetweenFt, type Interval, subtract, totalFt, unite } from './interval';
 import { lastAtOrBelow, memoOf } from './memo';
@@ -145,5 +145,19 @@ describe('remembering and finding', () => {
         },
       ),
     );
+  });
+});
+
+describe('days', () => {
+  it.each([
+    ['2026-02-28', 1, '2026-03-01'],
+    ['2028-02-28', 1, '2028-02-29'],
+    ['2026-12-31', 1, '2027-01-01'],
+    ['2026-03-01', -1, '2026-02-28'],
+    // Over both changes of the clock.
+    ['2026-03-01', 250, '2026-11-06'],
+  ])('%s and %s days is %s', (day, count, after) => {
+    expect(addDays(day, count)).toBe(after);
+    expect(daysBetween(day, after)).toBe(count);
   });
 });

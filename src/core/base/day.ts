@@ -14,3 +14,15 @@ export function isInstant(text: string): boolean {
   const match = INSTANT.exec(text);
   return match !== null && isDay(match[1]!);
 }
+
+const DAY_MS = 86_400_000;
+/** Midnight of a day at Greenwich, where no clock is ever changed, ms. */
+const midnightMs = (day: string) => Date.parse(`${day}T00:00:00Z`);
+
+/** The day so many days after another; before it, where `count` is below 0. */
+export const addDays = (day: string, count: number): string =>
+  new Date(midnightMs(day) + count * DAY_MS).toISOString().slice(0, 10);
+
+/** Whole days from one day to another; below 0 where the other is before it. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((midnightMs(to) - midnightMs(from)) / DAY_MS);

@@ -1,4 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics';
+import { addDays } from '../base/day';
 import { plainText } from '../base/plain-text';
 import type { Appointment } from '../schedule/appointment';
 import type { DueItem } from '../schedule/due';
@@ -31,8 +32,6 @@ function utcOf(day: string, minutes: number, offsetMin: number): UtcTime {
 }
 
 const dayOf = (day: string) => day.split('-').map(Number) as [number, number, number];
-const dayAfter = (day: string) =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
 const link = (origin: string, jobId: string) => `${origin}/jobs/${encodeURIComponent(jobId)}/site`;
 
 function eventOfJob(one: Appointment, { origin, nowMs, name }: Feed): EventAttributes {
@@ -58,7 +57,7 @@ function eventOfDue(item: DueItem, { origin, nowMs, name }: Feed): EventAttribut
     productId: 'chert',
     calName: `Chert: ${oneLine(name)}`,
     start: dayOf(item.on),
-    end: dayOf(dayAfter(item.on)),
+    end: dayOf(addDays(item.on, 1)),
     title: `${oneLine(item.title)}: ${oneLine(item.says)}`,
     description: link(origin, item.jobId),
     busyStatus: 'FREE',

@@ -1,4 +1,4 @@
-import { isDay } from '../base/day';
+import { addDays, isDay } from '../base/day';
 import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
 
 const MONTHS = [
@@ -29,9 +29,6 @@ function atMs(day: string): number {
   if (!isDay(day)) throw new RangeError(`expected a day (YYYY-MM-DD), got ${day}`);
   return Date.parse(`${day}T00:00:00Z`);
 }
-
-const addDays = (day: string, count: number): string =>
-  new Date(atMs(day) + count * DAY_MS).toISOString().slice(0, 10);
 
 /** 1 for Monday to 7 for Sunday. */
 const weekdayOf = (day: string): number => new Date(atMs(day)).getUTCDay() || 7;

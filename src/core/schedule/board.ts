@@ -1,3 +1,4 @@
+import { addDays } from '../base/day';
 import { plainText } from '../base/plain-text';
 import { type Hours, sayLength, sayMin } from '../office/hours';
 import { travelMin } from '../office/travel';
@@ -20,7 +21,6 @@ export type Board = {
 };
 
 const DAYS = 7;
-const DAY_MS = 86_400_000;
 /** A day that is longer than this from the first to the last is too long, minutes. */
 const LONG_MIN = 10 * 60;
 /** Where nobody knows where a house is, the sun and the clock may be so far apart. */
@@ -28,11 +28,8 @@ const SUN_SLACK_MIN = 30;
 
 /** The days of a week, from its Monday. */
 export function weekOf(day: string): string[] {
-  const ms = Date.parse(`${day}T00:00:00Z`);
-  const back = (new Date(ms).getUTCDay() + 6) % 7;
-  return Array.from({ length: DAYS }, (_, index) =>
-    new Date(ms + (index - back) * DAY_MS).toISOString().slice(0, 10),
-  );
+  const back = (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
+  return Array.from({ length: DAYS }, (_, index) => addDays(day, index - back));
 }
 
 const nameOf = ({ title }: Appointment) => plainText(title);

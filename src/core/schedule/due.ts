@@ -1,3 +1,4 @@
+import { addDays, daysBetween } from '../base/day';
 import { plainText } from '../base/plain-text';
 import { sayDay, workingDaysBefore } from '../report/calendar';
 
@@ -47,18 +48,12 @@ const REPORT_DAYS = 2;
 const AHEAD_DAYS = 60;
 /** What was to come back and was not for so long is no longer told, days. */
 const LONG_AGO_DAYS = 120;
-const DAY_MS = 86_400_000;
-
-const daysBetween = (from: string, to: string) =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
-const dayAfter = (day: string, count: number) =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + count * DAY_MS).toISOString().slice(0, 10);
 
 type Found = Pick<DueItem, 'key' | 'kind' | 'on' | 'says' | 'press'>;
 
 /** By when the report is owed, so that the buyer still has time to ask. */
 function reportOn({ scopedOn, periodEndsOn }: DueJob): string {
-  const owed = dayAfter(scopedOn, REPORT_DAYS);
+  const owed = addDays(scopedOn, REPORT_DAYS);
   if (periodEndsOn === null) return owed;
   const wanted = workingDaysBefore(periodEndsOn, QUOTE_DAYS);
   return wanted < scopedOn ? scopedOn : wanted;

@@ -1,3 +1,4 @@
+import { addDays } from '../base/day';
 import type { Holidays } from '../model/job/report-options';
 import type { Hours } from '../office/hours';
 import { type Place, travelMin } from '../office/travel';
@@ -29,9 +30,6 @@ export type SlotWish = {
 /** People are told quarters of an hour. */
 const STEP_MIN = 15;
 const upTo = (minutes: number) => Math.ceil(minutes / STEP_MIN) * STEP_MIN;
-const DAY_MS = 86_400_000;
-const dayAfter = (day: string, count: number) =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + count * DAY_MS).toISOString().slice(0, 10);
 
 /** The first time in each gap of one day, the ways there and on kept free. */
 function slotsOfDay(
@@ -77,7 +75,7 @@ export function findSlots(
     const key = `${one.personId} ${one.day}`;
     byDay.set(key, [...(byDay.get(key) ?? []), one]);
   }
-  const days = Array.from({ length: wish.days }, (_, index) => dayAfter(wish.from, index)).filter(
+  const days = Array.from({ length: wish.days }, (_, index) => addDays(wish.from, index)).filter(
     (day) =>
       isWorkingDay(day, holidays) && (wish.periodEndsOn === null || day <= wish.periodEndsOn),
   );

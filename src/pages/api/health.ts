@@ -2,9 +2,23 @@ import { database, dataFolder } from '#server/database';
 import { lookAtHealth } from '#server/health';
 import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
+import { hasOwner } from '#server/people/accounts';
 
-/** Whether the server can do its work: it really writes, to the database and to the folder of stills. */
-export const GET = endpoint(() => {
+/** Whether Chert has people; not, where its database cannot be asked. */
+function isFirm(): boolean {
+  try {
+    return hasOwner(database());
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * Whether the server can do its work: it really writes, to the database and to the folder of stills. In a firm, what
+ * is wrong is told to who is signed in alone.
+ */
+export const GET = endpoint(({ locals }) => {
   const health = lookAtHealth(database, dataFolder(), Date.now());
-  return answer(health, health.ok ? 200 : 503);
+  const { ok } = health;
+  return answer(locals.who === null && isFirm() ? { ok } : health, ok ? 200 : 503);
 });

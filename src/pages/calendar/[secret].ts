@@ -1,4 +1,5 @@
 import type { APIRoute } from 'astro';
+import { addDays } from '#core/base/day';
 import { writeFeed } from '#core/interchange/calendar-feed';
 import { database } from '#server/database';
 import { readDue } from '#server/due';
@@ -7,7 +8,6 @@ import { localDay } from '#server/local-day';
 import { findByFeed } from '#server/people/feed';
 import { bookedBetween } from '#server/schedule';
 
-const DAY_MS = 86_400_000;
 /** How far back and ahead the looks of a calendar go, days. */
 const BACK_DAYS = 14;
 const AHEAD_DAYS = 60;
@@ -18,7 +18,8 @@ export const GET: APIRoute = ({ params, request }) => {
   const whose = findByFeed(database(), secret);
   if (!whose) return new Response(null, { status: 404 });
   const nowMs = Date.now();
-  const day = (days: number) => localDay(new Date(nowMs + days * DAY_MS));
+  const today = localDay(new Date(nowMs));
+  const day = (days: number) => addDays(today, days);
   const text = writeFeed({
     name: whose.name,
     appointments: bookedBetween(database(), day(-BACK_DAYS), day(AHEAD_DAYS)).filter(

@@ -172,6 +172,8 @@ describe('who is answered', () => {
     expect(judgeAccess(ask({ ...THERE, ...COOKIE }), PUBLIC).who).toEqual(ANN);
     expect(judgeAccess(ask({ ...THERE, ...COOKIE }, { path: '/r/a' }), PUBLIC).who).toEqual(ANN);
     expect(judgeAccess(ask(HERE), LOCAL).who).toBeNull();
+    const health = ask({ ...THERE, ...COOKIE }, { path: '/api/health' });
+    expect(judgeAccess(health, PUBLIC).who).toEqual(ANN);
   });
 
   it.each([

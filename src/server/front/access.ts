@@ -52,7 +52,7 @@ const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
 const LOOPBACK_ADDRESS = /^(::1|(::ffff:)?127\.\d+\.\d+\.\d+)$/;
 const READING = new Set(['GET', 'HEAD']);
 const WRITING = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
-/** How the server is, without a word about anybody. */
+/** How the server is: whether it works to anybody, what is wrong to who is signed in. */
 const HEALTH = '/api/health';
 
 /** Whether a host that a server listens on is this machine's own alone. */
@@ -102,7 +102,7 @@ export function judgeAccess(asked: Asked, world: World): Judged {
     const mayWrite = headers.origin === undefined ? isScript : headers.origin === own;
     if (!mayWrite) return verdict('wrong-origin');
   }
-  if (path === HEALTH) return verdict('welcome');
+  if (path === HEALTH) return verdict('welcome', isFirm ? whoAsks(asked, people) : null);
   if (!isFirm) {
     const isAlone = isLocal && !world.isReachable;
     return verdict(isAlone || path === OWNER_PATH ? 'welcome' : 'no-owner');
