@@ -4,7 +4,7 @@ import { ownServer } from './own-server';
 import { OWN_PORT } from './server-env';
 import { test } from './test';
 
-const server = ownServer(OWN_PORT.people);
+const server = ownServer(OWN_PORT.office);
 test.use({ baseURL: server.base, timezoneId: 'America/Los_Angeles' });
 test.beforeEach(server.reset);
 test.afterEach(server.end);

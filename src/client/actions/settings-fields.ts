@@ -12,3 +12,9 @@ export type SettingsFields = Omit<
   judgement: JudgementFields;
   hours: HoursFields;
 };
+
+/** How a form reads a number that may be left empty, or was never said. */
+export const MAYBE_NUMBER = {
+  setValueAs: (said: string | number | null | undefined) =>
+    said === '' || said === null || said === undefined ? undefined : Number(said),
+};

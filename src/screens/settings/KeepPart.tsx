@@ -1,5 +1,5 @@
 import type { UseFormRegister } from 'react-hook-form';
-import type { SettingsFields } from '#client/actions/settings-fields';
+import { MAYBE_NUMBER, type SettingsFields } from '#client/actions/settings-fields';
 import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
 
@@ -15,13 +15,7 @@ export function KeepPart({ register }: { readonly register: UseFormRegister<Sett
       </p>
       <div className={styles['grid']}>
         <Labelled label="Kept for, months" hint="Leave it empty to keep all.">
-          <input
-            inputMode="numeric"
-            {...register('keepMonths', {
-              setValueAs: (text: string | number | undefined) =>
-                text === '' || text === undefined ? undefined : Number(text),
-            })}
-          />
+          <input inputMode="numeric" {...register('keepMonths', MAYBE_NUMBER)} />
         </Labelled>
       </div>
     </section>

@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { hoursFromFields, hoursToFields } from '#client/actions/hours-fields';
 import { fromFields, toFields } from '#client/actions/judgement-fields';
-import type { SettingsFields } from '#client/actions/settings-fields';
+import { MAYBE_NUMBER, type SettingsFields } from '#client/actions/settings-fields';
 import { sendJson } from '#client/api';
 import { faultsFromJoi } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
@@ -34,12 +34,6 @@ const fieldsOf = (preferences: Preferences): SettingsFields => ({
   hours: hoursToFields(preferences.hours),
   keepMonths: preferences.keepMonths ?? null,
 });
-
-/** A number that may be left empty. */
-const MAYBE = {
-  setValueAs: (text: string | number | undefined) =>
-    text === '' || text === undefined ? undefined : Number(text),
-};
 
 const LABELS = {
   'equipment.rodFt': 'Length of the rod',
@@ -173,13 +167,13 @@ export const SettingsScreen = memo(function SettingsScreen({
               <Labelled label="Sees, degrees high">
                 <input
                   inputMode="decimal"
-                  {...register(`equipment.heads.${index}.fieldDeg`, MAYBE)}
+                  {...register(`equipment.heads.${index}.fieldDeg`, MAYBE_NUMBER)}
                 />
               </Labelled>
               <Labelled label="Lens bends">
                 <input
                   inputMode="decimal"
-                  {...register(`equipment.heads.${index}.distortion`, MAYBE)}
+                  {...register(`equipment.heads.${index}.distortion`, MAYBE_NUMBER)}
                 />
               </Labelled>
               <label className={styles['tick']}>
