@@ -25,6 +25,7 @@ it('writes everything as files that are read without Chert, and says what was no
   put('lost', 'image/png', Buffer.concat([PNG, PNG]));
   put(pieceId('V', 0), 'video/webm', Buffer.from('one'));
   put(pieceId('V', 1), 'application/octet-stream', Buffer.from('two'));
+  put(pieceId('W', 0), 'video/mp4', Buffer.from('three'));
   rmSync(pathOfMedia(its.folder, JOB, 'lost').file);
   const head = { number: 1, issuedAt: NOW, headline: 'h', reason: '' };
   storeIssued(its.db, JOB, head, [
@@ -34,7 +35,7 @@ it('writes everything as files that are read without Chert, and says what was no
   // Twice: nothing is added to what was there.
   for (const _ of [1, 2]) {
     const done = exportAll(its.db, its.folder, folder);
-    expect(done).toEqual({ jobs: 2, files: 9, missing: [`${JOB}: lost`] });
+    expect(done).toEqual({ jobs: 2, files: 10, missing: [`${JOB}: lost`] });
   }
   const own = join(
     folder,
@@ -45,6 +46,7 @@ it('writes everything as files that are read without Chert, and says what was no
   expect(file.ok && file.value).toEqual(loadInspection(its.db, JOB));
   expect(readFileSync(join(own, 'media', 'still.png'))).toEqual(PNG);
   expect(readFileSync(join(own, 'media', 'recording V.webm'), 'utf8')).toBe('onetwo');
+  expect(readFileSync(join(own, 'media', 'recording W.mp4'), 'utf8')).toBe('three');
   expect(readFileSync(join(own, 'issued', 'version 1', 'buyer.pdf'), 'utf8')).toBe('%PDF');
   expect(existsSync(join(own, 'history.json'))).toBe(true);
   expect(readFileSync(join(folder, 'fees and invoices.csv'), 'utf8')).toContain('88 Mill Street');

@@ -51,10 +51,14 @@ function writeMedia(
   ).all(jobId);
   const missing: string[] = [];
   const written = new Set<string>();
+  // A piece in the middle tells no type: the first of a recording does.
+  const endings = new Map<string, string>();
   for (const { id, type } of rows) {
     const piece = pieceOf(id);
+    if (piece && !endings.has(piece.recordingId))
+      endings.set(piece.recordingId, piece.number === 0 ? endingOf(type) : 'part');
     const name = piece
-      ? `recording ${safe(piece.recordingId)}.webm`
+      ? `recording ${safe(piece.recordingId)}.${endings.get(piece.recordingId)!}`
       : `${safe(id)}.${endingOf(type)}`;
     try {
       const bytes = readFileSync(pathOfMedia(dataFolder, jobId, id).file);

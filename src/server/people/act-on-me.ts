@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { readPlace } from '#core/office/travel';
 import { formText } from '../http/form-text';
 import { passwordOf, setHome, setPassword, setReminded } from './accounts';
 import { endFeed, makeFeed } from './feed';
@@ -48,6 +49,8 @@ export async function actOnMe(
       setReminded(db, who.id, form.get('reminded') === 'on');
       return { said: 'Kept.' };
     case 'home':
+      if (text('home').trim() !== '' && !readPlace(text('home')))
+        return trouble('Expected two numbers, such as 45.52, -122.68. Nothing was changed.');
       setHome(db, who.id, text('home'));
       return { said: 'Kept.' };
     default:

@@ -11,7 +11,7 @@ import {
   setRole,
 } from './accounts';
 import type { Done } from './act-on-me';
-import { mailLink } from './mail-links';
+import { mailLink, sayMailed } from './mail-links';
 import { mailTrouble } from './make-owner';
 import { endSessions } from './sessions';
 
@@ -66,7 +66,7 @@ async function inviteNew(
   if (!role) return trouble('Choose what they do.');
   const { id } = createAccount(db, { name, mail, role }, new Date(nowMs).toISOString());
   const link = await mailLink(db, findAccount(db, id)!, 'invitation', origin, nowMs);
-  return { said: `${name.trim()} is invited. The link went to ${mail.trim()}.`, link };
+  return { said: `${name.trim()} is invited. ${sayMailed(mail.trim())}`, link };
 }
 
 async function change(
@@ -88,7 +88,7 @@ async function change(
     case 'link': {
       const kind = account.hasPassword ? 'reset' : 'invitation';
       return {
-        said: `A link to set a password went to ${mail}.`,
+        said: `A link to set a password is made. ${sayMailed(mail)}`,
         link: await mailLink(db, account, kind, origin, nowMs),
       };
     }

@@ -48,3 +48,9 @@ export async function mailLink(
   if (smtp) await deliver(db, smtpAdapter(smtp), id, nowMs);
   return path;
 }
+
+/** What became of such a link, as the end of a sentence: without a mail service nothing goes anywhere. */
+export const sayMailed = (mail: string): string =>
+  smtpSettings(process.env)
+    ? `The link goes to ${mail}.`
+    : 'No mail service is set up, so the link goes nowhere by itself: hand it on.';

@@ -226,6 +226,7 @@ describe('one’s own account', () => {
   it('says where its day begins, and no to mail in the morning', async () => {
     await act({ do: 'home', home: ' 45.5, -122.6 ' });
     await act({ do: 'reminders' });
+    expect(await act({ do: 'home', home: 'Hill Road' })).toMatchObject({ isTrouble: true });
     expect(findAccount(its.db, ann)).toMatchObject({ home: '45.5, -122.6', isReminded: false });
   });
   it('does nothing that it does not understand', async () => {
@@ -244,7 +245,9 @@ describe('people', () => {
       mail: 'bo@x.example',
       role: 'reader',
     });
-    expect(said).toContain('Bo Tran is invited');
+    expect(said).toBe(
+      'Bo Tran is invited. No mail service is set up, so the link goes nowhere by itself: hand it on.',
+    );
     const [mail] = listOutbox(its.db);
     expect(mail).toMatchObject({ to: 'bo@x.example', jobId: null });
     expect(mail!.text).toContain(`${ORIGIN}${link!}`);
