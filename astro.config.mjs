@@ -37,6 +37,6 @@ export default defineConfig({
   },
   vite: {
     build: { assetsInlineLimit: 0 },
-    ssr: { external: ['better-sqlite3'] },
+    ssr: { external: ['better-sqlite3', '@aws-sdk/client-s3'] },
   },
 });

@@ -8,7 +8,8 @@ import { walkWebm } from '#core/recording/webm';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { openDatabase } from '#server/database';
 import { storeInspection } from '#server/inspections';
-import { storeMedia } from '#server/media';
+import { storeMedia } from '#server/media/media';
+import { mediaIn } from '#server/media/places';
 import { CHROMIUM } from '../e2e/chromium';
 import type { Row } from './row';
 
@@ -53,22 +54,21 @@ function clusterAt(tick: number, inside: Buffer, padding: number): Buffer {
 }
 
 /** Stores two gigabytes of a recording, as a browser would have sent them; how long it is, ms. */
-function storeLong(data: string, recorded: Uint8Array): number {
-  const walking = walkWebm((from, length) => recorded.slice(from, from + length), recorded.length);
-  let step = walking.next();
-  while (!step.done) step = walking.next();
-  const webm = step.value!;
+async function storeLong(data: string, recorded: Uint8Array): Promise<number> {
+  const read = async (from: number, length: number) => recorded.slice(from, from + length);
+  const webm = (await walkWebm(read, recorded.length))!;
   const { clusters } = webm;
   const db = openDatabase(join(data, 'chert.db'));
   storeInspection(db, demoInspection('alder-bend'), RECEIVED);
   let held: Buffer[] = [Buffer.from(recorded.subarray(0, clusters[0]!.at))];
   let heldBytes = held[0]!.length;
   let [piece, bytes] = [0, 0];
-  const put = () => {
+  const stores = mediaIn(data);
+  const put = async () => {
     const all = Buffer.concat(held);
-    storeMedia(
+    await storeMedia(
       db,
-      data,
+      stores,
       { jobId: JOB, id: pieceId('LONG', piece) },
       { type: 'video/webm', bytes: all },
       RECEIVED,
@@ -91,7 +91,7 @@ function storeLong(data: string, recorded: Uint8Array): number {
     tick += lastsTicks;
     held.push(made);
     heldBytes += made.length;
-    if (heldBytes >= PIECE_BYTES / 2) put();
+    if (heldBytes >= PIECE_BYTES / 2) await put();
   }
   db.close();
   return (tick * webm.tickNs) / 1e6;
@@ -167,7 +167,7 @@ export async function benchLongVideo(): Promise<Row[]> {
     );
     await page.goto(`${BASE}/empty`);
     const recorded = await recordIn(page);
-    const lastsMs = storeLong(data, recorded);
+    const lastsMs = await storeLong(data, recorded);
     server = spawn('node', ['scripts/built.mjs', 'serve'], {
       env: { ...process.env, CHERT_DATA: data, PORT: String(PORT) },
       stdio: 'ignore',

@@ -1,8 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { USUAL_BACKUPS } from '#core/office/backups';
 import { backUp, prune } from '#server/backup/backup';
 import { backupsFolder, readLast, writeLast } from '#server/backup/schedule';
-import { dataFolder, openDatabase } from '#server/database';
+import { dataFolder, openData } from '#server/database';
+import { mediaStores } from '#server/media/places';
+import { loadPreferences } from '#server/preferences';
 import { sayStartTrouble } from './start-trouble';
 
 // npm run backup -- FOLDER: backs up while Chert runs. Without a folder, where the nightly ones go.
@@ -14,17 +17,18 @@ const folder = said === undefined ? own : resolve(said);
 const now = new Date().toISOString();
 mkdirSync(folder, { recursive: true });
 try {
-  const db = openDatabase(join(data, 'chert.db'));
-  const name = await backUp(db, data, folder, now);
+  const db = openData(data);
+  const { days, leavesBuckets } = loadPreferences(db).backups ?? USUAL_BACKUPS;
+  const name = await backUp(db, mediaStores(), { folder, at: now, leavesBuckets });
   db.close();
-  prune(folder);
+  prune(folder, days);
   writeLast(folder, { at: now, trouble: null });
   console.log(`${join(folder, name)}: backed up and read again`);
 } catch (error) {
   const trouble = sayStartTrouble(folder, error);
   console.error(trouble);
   try {
-    writeLast(folder, { at: readLast(folder).at, trouble });
+    writeLast(folder, { at: readLast(folder).at, trouble, triedAt: now });
   } catch {
     // Where nothing can be written there is nothing to say it in; the exit code does.
   }

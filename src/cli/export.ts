@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
 import { exportAll } from '#server/export-all';
+import { mediaStores } from '#server/media/places';
 import { sayStartTrouble } from './start-trouble';
 
 /** Exit codes: nothing was said of where to; what is wrong with the data or the folder. */
@@ -16,7 +17,7 @@ if (said === undefined) {
 }
 const folder = resolve(said);
 try {
-  const { jobs, files, missing } = exportAll(database(), dataFolder(), folder);
+  const { jobs, files, missing } = await exportAll(database(), mediaStores(), folder);
   database().close();
   console.log(`${folder}: ${files} files of ${jobs} jobs`);
   for (const one of missing) console.error(`not to be had: ${one}`);

@@ -1,20 +1,22 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { backupsFolder, isDue, readLast } from '#server/backup/schedule';
+import { USUAL_BACKUPS } from '#core/office/backups';
+import { backupsFolder, isDue, makesBackups, readLast } from '#server/backup/schedule';
+import { database } from '#server/database';
+import { loadPreferences } from '#server/preferences';
 
 /** How often it is asked whether a backup is due, ms; the first time soon after the start. */
-const ASK_EVERY_MS = 3_600_000;
+const ASK_EVERY_MS = 5 * 60_000;
 const FIRST_MS = 60_000;
-/** What `CHERT_BACKUPS` says where somebody else makes the backups. */
-const OFF = 'off';
 
-/** Makes a backup every day while the server runs, in a process of its own. */
+/** Makes a backup every day while the server runs, at the time that Settings say, in a process of its own. */
 export function keepBackups(dataFolder: string, root: string): void {
-  if (process.env['CHERT_BACKUPS'] === OFF) return;
+  if (!makesBackups()) return;
   const folder = backupsFolder(dataFolder);
   const ask = () => {
     mkdirSync(folder, { recursive: true });
-    if (!isDue(readLast(folder), Date.now())) return;
+    const { atMin } = loadPreferences(database()).backups ?? USUAL_BACKUPS;
+    if (!isDue(readLast(folder), atMin, Date.now())) return;
     const child = spawn(process.execPath, ['scripts/built.mjs', 'backup'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],

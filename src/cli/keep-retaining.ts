@@ -1,19 +1,20 @@
 import { database } from '#server/database';
 import { localDay } from '#server/local-day';
+import { mediaStores } from '#server/media/places';
+import { removeOld } from '#server/media/retention';
 import { loadPreferences } from '#server/preferences';
-import { removeOld } from '#server/retention';
 
 /** How often it is asked whether something is to go, ms. */
 const ASK_EVERY_MS = 6 * 3_600_000;
 
 /** Removes voice and video after the firm's time, while the server runs; without a time nothing goes. */
-export function keepRetaining(dataFolder: string): void {
-  const ask = () => {
+export function keepRetaining(): void {
+  const ask = async () => {
     try {
       const { keepMonths } = loadPreferences(database());
       const now = new Date();
       if (keepMonths)
-        removeOld(database(), dataFolder, keepMonths, {
+        await removeOld(database(), mediaStores(), keepMonths, {
           today: localDay(now),
           now: now.toISOString(),
         });
@@ -21,5 +22,5 @@ export function keepRetaining(dataFolder: string): void {
       console.error(`Retention: ${error instanceof Error ? error.message : String(error)}`);
     }
   };
-  setInterval(ask, ASK_EVERY_MS).unref();
+  setInterval(() => void ask(), ASK_EVERY_MS).unref();
 }

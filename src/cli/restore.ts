@@ -23,8 +23,10 @@ if (name === undefined || !names.includes(name))
     `${folder}: expected ${wanted ?? 'a backup'}, got ${names.slice(0, 5).join(', ') || 'none'}`,
   );
 try {
-  const { stills, aside } = await restore(folder, name!, data, new Date().toISOString());
-  console.log(`${data}: restored from ${name} with ${stills} stills`);
+  const { stills, elsewhere, aside } = await restore(folder, name!, data, new Date().toISOString());
+  console.log(`${data}: restored from ${name} with ${stills} stills and recordings’ pieces`);
+  if (elsewhere > 0)
+    console.log(`${elsewhere} more were left in their bucket, and lie there still`);
   if (aside) console.log(`What was there before lies in ${aside}`);
   console.log('Devices offer again what this backup does not have, as soon as they open a job.');
 } catch (error) {

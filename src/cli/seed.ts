@@ -4,22 +4,23 @@ import { sayFault } from '#core/base/fault';
 import { readInspectionFile } from '#core/interchange/inspection-file';
 import { daysToNow, moveDays } from '#core/interchange/move-days';
 import type { Firm } from '#core/model/firm/firm';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
 import { storeInspection } from '#server/inspections';
-import { storeMedia } from '#server/media';
+import { storeMedia } from '#server/media/media';
+import { mediaStores } from '#server/media/places';
 import { loadPreferences, storePreferences } from '#server/preferences';
 
 const DEMO_FOLDER = join(process.cwd(), 'demo');
 const now = new Date();
 
 /** Stores the stills of a demo job, drawn by the simulated camera. */
-function storeStills(jobId: string): void {
+async function storeStills(jobId: string): Promise<void> {
   const folder = join(DEMO_FOLDER, 'stills', jobId);
   if (!existsSync(folder)) return;
   for (const name of readdirSync(folder)) {
     const media = { type: 'image/jpeg', bytes: readFileSync(join(folder, name)) };
     const place = { jobId, id: name.replace(/\.jpg$/, '') };
-    storeMedia(database(), dataFolder(), place, media, now.toISOString());
+    await storeMedia(database(), mediaStores(), place, media, now.toISOString());
   }
 }
 
@@ -37,7 +38,7 @@ for (const name of readdirSync(DEMO_FOLDER).sort()) {
   const { job, runs } = outcome.value;
   const days = daysToNow(job.scheduledFor, runs.length > 0, now.getTime());
   const stored = storeInspection(database(), moveDays(outcome.value, days), now.toISOString());
-  if (stored === 'stored') storeStills(job.id);
+  if (stored === 'stored') await storeStills(job.id);
   // A job that somebody has worked on since is theirs: it is left as it is.
   console.log(`demo/${name}: ${stored === 'stored' ? 'added' : 'already here'}`);
 }

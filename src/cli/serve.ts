@@ -8,6 +8,7 @@ import { createFront, type FrontWishes } from '#server/front/front';
 import { mayAsk } from '#server/front/gate';
 import { openPool } from '#server/front/pool';
 import { installationOf, makeToken } from '#server/installation';
+import { mediaStores } from '#server/media/places';
 import { hasOwner } from '#server/people/accounts';
 import { findSignedIn } from '#server/people/sessions';
 import { noteRunning } from '#server/running';
@@ -51,17 +52,18 @@ function openData(): string {
 }
 
 const token = openData();
-/** The mail service of the environment; what is wrong with it is said before anything starts. */
-function openMail(): ReturnType<typeof smtpSettings> {
+/** Reads a part of the environment; what is wrong with it is said before anything starts. */
+function readyOrExit<Read>(read: () => Read): Read {
   try {
-    return smtpSettings(process.env);
+    return read();
   } catch (error) {
     console.error(error instanceof Error ? error.message : String(error));
     process.exit(NOT_READY);
   }
 }
 
-const smtp = openMail();
+const smtp = readyOrExit(() => smtpSettings(process.env));
+const { current: mediaPlace } = readyOrExit(mediaStores);
 const text = process.env['CHERT_ORIGIN'];
 const origin = text ? new URL(text) : null;
 const isReachable = origin !== null || !isLoopback(host);
@@ -103,12 +105,13 @@ server.on('error', (error) => {
 });
 server.listen(port, host, () => {
   console.log(`Data: ${dataFolder()}`);
+  if (mediaPlace) console.log(`New stills and recordings: ${mediaPlace}`);
   console.log(`Chert: http://${host}:${port}${origin ? `, and ${origin.origin}` : ''}`);
   if (needsOwner) console.log(sayOwnerWanted(origin, port));
   void warmUp(handler);
   keepBackups(dataFolder(), root);
   keepDelivering(smtp);
-  keepRetaining(dataFolder());
+  keepRetaining();
   keepReminding(origin?.origin ?? `http://127.0.0.1:${port}`, smtp !== null);
 });
 

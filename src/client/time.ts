@@ -20,3 +20,9 @@ export function instantOfFields(day: string, time: string): string {
 
 /** Minutes from midnight as a time field holds them: "09:05". */
 export const timeOfMin = (minutes: number): string => `${two(minutes / 60)}:${two(minutes % 60)}`;
+
+/** Minutes from midnight of what a time field holds; NaN of an empty one. */
+export function minutesOf(time: string): number {
+  const [hours = NaN, minutes = NaN] = time.split(':').map(Number);
+  return hours * 60 + minutes;
+}

@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Sqlite, { type Database } from 'better-sqlite3';
+import { adoptEarlier } from './media/adopt';
 import { migrate, readMigrations } from './migrate';
 
 /** Chert's own folder: `CHERT_ROOT`, else the one above this file that has Chert's `package.json`. */
@@ -65,13 +66,18 @@ function keepBefore(database: Database, path: string, latest: number): void {
   database.prepare('VACUUM INTO ?').run(copy);
 }
 
+/** Opens a data folder: its database, and what an earlier Chert left in it, both brought up to date. */
+export function openData(folder: string): Database {
+  mkdirSync(folder, { recursive: true });
+  const db = openDatabase(join(folder, 'chert.db'));
+  adoptEarlier(db, folder);
+  return db;
+}
+
 let shared: Database | null = null;
 
 /** The app's one database in this thread, opened at first use. */
 export function database(): Database {
-  if (shared === null) {
-    mkdirSync(dataFolder(), { recursive: true });
-    shared = openDatabase(join(dataFolder(), 'chert.db'));
-  }
+  shared ??= openData(dataFolder());
   return shared;
 }

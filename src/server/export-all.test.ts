@@ -7,7 +7,9 @@ import { demoInspection } from '#core/testing/demo-inspections';
 import { exportAll } from './export-all';
 import { loadInspection, storeInspection } from './inspections';
 import { storeIssued } from './issued';
-import { pathOfMedia, storeMedia } from './media';
+import { placeOfContent } from './media/folder-store';
+import { storeMedia } from './media/media';
+import { hashOf } from './media/store';
 import { freshDatabase } from './testing/fresh-database';
 import { PNG } from './testing/with-still';
 
@@ -16,17 +18,18 @@ const NOW = '2026-11-03T09:00:00.000Z';
 const alder = demoInspection('alder-bend');
 const JOB = alder.job.id;
 
-it('writes everything as files that are read without Chert, and says what was not to be had', () => {
+it('writes everything as files that are read without Chert, and says what was not to be had', async () => {
   storeInspection(its.db, { ...alder, job: { ...alder.job, title: '14 Alder/Bend: "rear"' } }, NOW);
   storeInspection(its.db, demoInspection('mill-street'), NOW);
   const put = (id: string, type: string, bytes: Buffer) =>
-    storeMedia(its.db, its.folder, { jobId: JOB, id }, { type, bytes }, NOW);
-  put('still', 'image/png', PNG);
-  put('lost', 'image/png', Buffer.concat([PNG, PNG]));
-  put(pieceId('V', 0), 'video/webm', Buffer.from('one'));
-  put(pieceId('V', 1), 'application/octet-stream', Buffer.from('two'));
-  put(pieceId('W', 0), 'video/mp4', Buffer.from('three'));
-  rmSync(pathOfMedia(its.folder, JOB, 'lost').file);
+    storeMedia(its.db, its.stores, { jobId: JOB, id }, { type, bytes }, NOW);
+  const lost = Buffer.concat([PNG, PNG]);
+  await put('still', 'image/png', PNG);
+  await put('lost', 'image/png', lost);
+  await put(pieceId('V', 0), 'video/webm', Buffer.from('one'));
+  await put(pieceId('V', 1), 'application/octet-stream', Buffer.from('two'));
+  await put(pieceId('W', 0), 'video/mp4', Buffer.from('three'));
+  rmSync(placeOfContent(its.folder, hashOf(lost)));
   const head = { number: 1, issuedAt: NOW, headline: 'h', reason: '' };
   storeIssued(its.db, JOB, head, [
     { name: 'buyer.pdf', type: 'application/pdf', bytes: Buffer.from('%PDF') },
@@ -34,7 +37,7 @@ it('writes everything as files that are read without Chert, and says what was no
   const folder = join(its.folder, 'out');
   // Twice: nothing is added to what was there.
   for (const _ of [1, 2]) {
-    const done = exportAll(its.db, its.folder, folder);
+    const done = await exportAll(its.db, its.stores, folder);
     expect(done).toEqual({ jobs: 2, files: 10, missing: [`${JOB}: lost`] });
   }
   const own = join(

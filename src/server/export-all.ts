@@ -1,4 +1,4 @@
-import { appendFileSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { appendFileSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
@@ -8,7 +8,8 @@ import { listHistory } from './history';
 import { loadInspection } from './inspections';
 import { writeInvoices } from './invoices';
 import { listIssued } from './issued';
-import { pathOfMedia } from './media';
+import { findMedia } from './media/media';
+import type { MediaStores } from './media/store';
 import { prepared } from './prepared';
 
 /** What was written, and what was on record and not to be had. */
@@ -39,12 +40,12 @@ const safe = (text: string) =>
 type MediaRow = { readonly id: string; readonly type: string };
 
 /** Stills and voices by their ids, and each recording as one file, its pieces in a row as they were sent. */
-function writeMedia(
+async function writeMedia(
   db: Database,
-  dataFolder: string,
+  stores: MediaStores,
   jobId: string,
   folder: string,
-): { readonly files: number; readonly missing: string[] } {
+): Promise<{ readonly files: number; readonly missing: string[] }> {
   const rows = prepared<[string], MediaRow>(
     db,
     'SELECT id, type FROM media WHERE job_id = ? AND removed_at IS NULL ORDER BY id',
@@ -60,20 +61,19 @@ function writeMedia(
     const name = piece
       ? `recording ${safe(piece.recordingId)}.${endings.get(piece.recordingId)!}`
       : `${safe(id)}.${endingOf(type)}`;
-    try {
-      const bytes = readFileSync(pathOfMedia(dataFolder, jobId, id).file);
-      mkdirSync(folder, { recursive: true });
-      const file = join(folder, name);
-      if (written.has(name)) appendFileSync(file, bytes);
-      else {
-        rmSync(file, { force: true });
-        writeFileSync(file, bytes);
-      }
-      written.add(name);
-    } catch (error) {
-      if ((error as { readonly code?: string }).code !== 'ENOENT') throw error;
+    const media = await findMedia(db, stores, jobId, id);
+    if (!media) {
       missing.push(`${jobId}: ${id}`);
+      continue;
     }
+    mkdirSync(folder, { recursive: true });
+    const file = join(folder, name);
+    if (written.has(name)) appendFileSync(file, media.bytes);
+    else {
+      rmSync(file, { force: true });
+      writeFileSync(file, media.bytes);
+    }
+    written.add(name);
   }
   return { files: written.size, missing };
 }
@@ -101,7 +101,11 @@ function writeIssued(db: Database, jobId: string, folder: string): number {
  *
  * @param folder where to; what is there under the same names is written over.
  */
-export function exportAll(db: Database, dataFolder: string, folder: string): Exported {
+export async function exportAll(
+  db: Database,
+  stores: MediaStores,
+  folder: string,
+): Promise<Exported> {
   mkdirSync(folder, { recursive: true });
   const missing: string[] = [];
   let files = 2;
@@ -118,7 +122,7 @@ export function exportAll(db: Database, dataFolder: string, folder: string): Exp
     mkdirSync(own, { recursive: true });
     writeFileSync(join(own, 'inspection.chert.json'), writeInspectionFile(inspection));
     writeFileSync(join(own, 'history.json'), JSON.stringify(listHistory(db, id), null, 2));
-    const media = writeMedia(db, dataFolder, id, join(own, 'media'));
+    const media = await writeMedia(db, stores, id, join(own, 'media'));
     missing.push(...media.missing);
     files += 2 + media.files + writeIssued(db, id, join(own, 'issued'));
   }

@@ -1,11 +1,8 @@
-import { mkdirSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
-import { threadId } from 'node:worker_threads';
 import type { Database } from 'better-sqlite3';
 import { backupsFolder, type LastBackup, readLast } from './backup/schedule';
 import { installationOf, timeOf } from './installation';
+import type { MediaStores } from './media/store';
 import { prepared } from './prepared';
-import { writeWhole } from './write-whole';
 
 export type Health = {
   readonly ok: boolean;
@@ -23,12 +20,15 @@ const BEHIND_TOLD_MS = 120_000;
 const why = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
 /**
- * Looks whether the server can do its work, by doing it: a row is written, and a file in the folder of
- * stills.
+ * Looks whether the server can do its work, by doing it: a row is written, and a file where stills go.
  *
  * @param open opens the database; what it throws is a trouble.
  */
-export function lookAtHealth(open: () => Database, dataFolder: string, nowMs: number): Health {
+export async function lookAtHealth(
+  open: () => Database,
+  { dataFolder, stores }: { readonly dataFolder: string; readonly stores: MediaStores },
+  nowMs: number,
+): Promise<Health> {
   const troubles: string[] = [];
   let databaseVersion: number | null = null;
   let clockBehindMs = 0;
@@ -41,12 +41,8 @@ export function lookAtHealth(open: () => Database, dataFolder: string, nowMs: nu
   } catch (error) {
     troubles.push(`The database cannot be written: ${why(error)}.`);
   }
-  // Of this thread's own: another may be looking too.
-  const probe = join(dataFolder, 'media', `.probe-${threadId}`);
   try {
-    mkdirSync(join(dataFolder, 'media'), { recursive: true });
-    writeWhole(probe, Buffer.from('probe'));
-    rmSync(probe);
+    await stores.at(stores.current).probe();
   } catch (error) {
     troubles.push(`Stills cannot be written: ${why(error)}.`);
   }

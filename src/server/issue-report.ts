@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { Temporal } from 'temporal-polyfill';
 import { ulid } from 'ulid';
@@ -24,8 +23,9 @@ import { Refusal } from './http/answer';
 import { loadInspection, loadStored } from './inspections';
 import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE } from './issued';
 import { revOf } from './jobs';
+import { loadStills, type PdfStills } from './media/stills';
+import { hashOf, type MediaStores } from './media/store';
 import { loadPreferences } from './preferences';
-import { hashOfStill, loadStills, type PdfStills } from './stills';
 
 /** Prints blocks as PDF; given in, so that the server does not know the printer. */
 export type Print = (wishes: {
@@ -119,7 +119,7 @@ function editsOfIssue(
  */
 export async function issueReport(
   db: Database,
-  folder: string,
+  stores: MediaStores,
   jobId: string,
   wish: IssueWish,
   print: Print,
@@ -136,21 +136,20 @@ export async function issueReport(
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);
   const ids = chooseStills(assessment).map(({ photoId }) => photoId);
-  const stills = loadStills(db, folder, jobId, ids);
-  const hash = hashOfStill(db, folder, jobId);
+  const stills = await loadStills(db, stores, jobId, ids);
   const frozen = freezeReport(assessment, {
     number,
     issuedAt,
     reason: wish.reason,
     before: latest ? loadFrozen(db, jobId, latest.number) : null,
-    stills: [...stills.keys()].map((id) => ({ id, sha256: hash(id)! })),
+    stills: [...stills].map(([id, { data }]) => ({ id, sha256: hashOf(data) })),
     more: compareWithEarlier(db, assessment),
   });
   const text = writeInspectionFile(inspection);
   const { paper } = reportOptions(assessment.settings);
   const tree = Buffer.from(JSON.stringify(frozen));
   // The seal is over the PDFs as well; what they can carry themselves is the hash of what they print.
-  const content = createHash('sha256').update(tree).digest('hex').slice(0, CONTENT_DIGITS);
+  const content = hashOf(tree).slice(0, CONTENT_DIGITS);
   const footer = `${inspection.property.address} · version ${number}, issued ${sayInstant(issuedAt)} · content ${content}`;
   const at = new Date(nowMs);
   const pdfs = await Promise.all(

@@ -2,7 +2,8 @@ import type { Database } from 'better-sqlite3';
 import { type Reader, READERS } from '#core/report/documents';
 import type { Frozen } from '#core/report/frozen';
 import { type Issued, listIssued, loadFrozen, verifyIssued } from './issued';
-import { hashOfStill } from './stills';
+import { hashOfStill } from './media/stills';
+import type { MediaStores } from './media/store';
 
 /** What a page of an issued report shows. */
 export type IssuedShown = {
@@ -14,12 +15,12 @@ export type IssuedShown = {
 };
 
 /** Reads a version for its page, checked against its seal; the latest while none is named. `null`: there is none. */
-export function readIssued(
+export async function readIssued(
   db: Database,
-  folder: string,
+  stores: MediaStores,
   jobId: string,
   query: { readonly number: string | null; readonly reader: string | null },
-): IssuedShown | null {
+): Promise<IssuedShown | null> {
   const versions = listIssued(db, jobId);
   const version =
     query.number === null
@@ -29,6 +30,6 @@ export function readIssued(
   if (!version || !reader) return null;
   const frozen = loadFrozen(db, jobId, version.number);
   if (!frozen) return null;
-  const faults = verifyIssued(db, jobId, version.number, hashOfStill(db, folder, jobId));
+  const faults = await verifyIssued(db, jobId, version.number, hashOfStill(db, stores, jobId));
   return { frozen, version, versions, reader, faults };
 }

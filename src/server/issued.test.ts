@@ -8,9 +8,10 @@ import { loadInspection, storeInspection } from './inspections';
 import { issueReport, type IssueWish, type Print } from './issue-report';
 import { findIssuedFile, listIssued, loadFrozen, verifyIssued } from './issued';
 import { listEarlier } from './jobs';
-import { storeMedia } from './media';
+import { storeMedia } from './media/media';
+import { hashOfStill } from './media/stills';
+import { StoreTrouble } from './media/store';
 import { createShare, findShared, listShares, revokeShare } from './shares';
-import { hashOfStill } from './stills';
 import { freshDatabase } from './testing/fresh-database';
 import { PNG, withStill } from './testing/with-still';
 const NOW = '2026-11-06T22:05:30.500Z';
@@ -32,9 +33,9 @@ const print: Print = async ({ title, footer, blocks, stills }) =>
   Buffer.from(JSON.stringify([title, footer, blocks.length, [...stills.keys()]]));
 const put = (inspection: Inspection) => storeInspection(its.db, inspection, '2026-11-03T00:00:00Z');
 const issue = (jobId: string, wish: Partial<IssueWish> = {}) =>
-  issueReport(its.db, its.folder, jobId, { reason: '', limits: '', ...wish }, print, NOW_MS);
+  issueReport(its.db, its.stores, jobId, { reason: '', limits: '', ...wish }, print, NOW_MS);
 const verify = (jobId: string, number: number) =>
-  verifyIssued(its.db, jobId, number, hashOfStill(its.db, its.folder, jobId));
+  verifyIssued(its.db, jobId, number, hashOfStill(its.db, its.stores, jobId));
 /** The database as somebody with the file in hand can write it. */
 const tamper = (sql: string, ...values: unknown[]) => {
   for (const name of [
@@ -51,7 +52,7 @@ const JOB = alder.job.id;
 const keepStill = () =>
   storeMedia(
     its.db,
-    its.folder,
+    its.stores,
     { jobId: JOB, id: 'p1' },
     { type: 'image/png', bytes: PNG },
     'now',
@@ -76,7 +77,7 @@ describe('issuing', () => {
     expect(findIssuedFile(its.db, JOB, 1, 'inspection.chert.json')!.bytes.toString()).toBe(
       writeInspectionFile(loadInspection(its.db, JOB)!),
     );
-    expect(verify(JOB, 1)).toEqual([]);
+    expect(await verify(JOB, 1)).toEqual([]);
   });
 
   it('keeps the numbers of findings, whatever is logged later', async () => {
@@ -119,7 +120,7 @@ describe('issuing', () => {
     expect(items.join('\n')).toMatch(/Finding 3: no price, was \$[\d.k–]+, with 1\./);
     expect(findIssuedFile(its.db, JOB, 1, 'report.json')!.bytes.toString()).toBe(old);
     expect(listIssued(its.db, JOB).map(({ number }) => number)).toEqual([2, 1]);
-    expect([verify(JOB, 1), verify(JOB, 2)]).toEqual([[], []]);
+    expect([await verify(JOB, 1), await verify(JOB, 2)]).toEqual([[], []]);
   });
 
   it('issues nothing when the job was changed while it was printed', async () => {
@@ -129,7 +130,7 @@ describe('issuing', () => {
       return print(wishes);
     };
     await expect(
-      issueReport(its.db, its.folder, JOB, { reason: '', limits: '' }, meddle, NOW_MS),
+      issueReport(its.db, its.stores, JOB, { reason: '', limits: '' }, meddle, NOW_MS),
     ).rejects.toMatchObject({ code: 'changed-meanwhile' });
     expect(listIssued(its.db, JOB)).toEqual([]);
   });
@@ -192,19 +193,25 @@ describe('a frozen version', () => {
     put(alder);
     await issue(JOB);
     tamper(sql, ...values);
-    expect(verify(JOB, 1).join()).toMatch(says);
+    expect((await verify(JOB, 1)).join()).toMatch(says);
   });
 
   it('shows that a still was changed, and one that is gone', async () => {
     put(withStill);
-    keepStill();
+    await keepStill();
     await issue(JOB);
     expect(loadFrozen(its.db, JOB, 1)!.stills.map(({ id }) => id)).toEqual(['p1']);
-    expect(verify(JOB, 1)).toEqual([]);
-    expect(verifyIssued(its.db, JOB, 1, () => 'other')).toEqual([
+    expect(await verify(JOB, 1)).toEqual([]);
+    expect(await verifyIssued(its.db, JOB, 1, async () => 'other')).toEqual([
       'a still is gone or has been changed',
     ]);
-    expect(verifyIssued(its.db, JOB, 1, () => null)).toHaveLength(1);
+    expect(await verifyIssued(its.db, JOB, 1, async () => null)).toHaveLength(1);
+    const unreachable = async () => {
+      throw new StoreTrouble('no answer');
+    };
+    expect(await verifyIssued(its.db, JOB, 1, unreachable)).toEqual([
+      'its stills cannot be reached now, and were not looked at',
+    ]);
   });
 });
 

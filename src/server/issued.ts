@@ -1,7 +1,7 @@
-import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Frozen } from '#core/report/frozen';
 import { liftFrozen } from '#core/report/lift-frozen';
+import { hashOf, StoreTrouble } from './media/store';
 import { prepared } from './prepared';
 
 /** A file of an issued report. */
@@ -19,8 +19,6 @@ export type Issued = {
 /** The name under which the frozen tree is kept. */
 export const TREE = 'report.json';
 
-const sha256 = (bytes: Buffer | string) => createHash('sha256').update(bytes).digest('hex');
-
 type Named = { readonly name: string; readonly sha256: string };
 type Head = Omit<Issued, 'seal'>;
 
@@ -31,7 +29,7 @@ function sealOf(
   files: readonly Named[],
 ): string {
   const names = files.map(({ name, sha256: hash }) => `${name} ${hash}`).sort();
-  return sha256(JSON.stringify([jobId, number, issuedAt, headline, reason, names]));
+  return hashOf(JSON.stringify([jobId, number, issuedAt, headline, reason, names]));
 }
 
 const COLUMNS = 'number, issued_at AS issuedAt, headline, reason, seal';
@@ -60,7 +58,7 @@ export function storeIssued(
   head: Head,
   files: readonly IssuedFile[],
 ): Issued | null {
-  const hashed = files.map((file) => ({ ...file, sha256: sha256(file.bytes) }));
+  const hashed = files.map((file) => ({ ...file, sha256: hashOf(file.bytes) }));
   const seal = sealOf(jobId, head, hashed);
   return db
     .transaction((): Issued | null => {
@@ -107,19 +105,19 @@ export function loadFrozen(db: Database, jobId: string, number: number): Frozen 
  * @param stillHash the hash of a still as the server has it now; `null` when it is gone.
  * @returns what is not as it was issued; empty when all is.
  */
-export function verifyIssued(
+export async function verifyIssued(
   db: Database,
   jobId: string,
   number: number,
-  stillHash: (id: string) => string | null,
-): string[] {
+  stillHash: (id: string) => Promise<string | null>,
+): Promise<string[]> {
   const head = listIssued(db, jobId).find((one) => one.number === number);
   if (!head) return ['the version is not there'];
   const files = prepared<[string, number], Named & { bytes: Buffer }>(
     db,
     'SELECT name, sha256, bytes FROM issued_files WHERE job_id = ? AND number = ?',
   ).all(jobId, number);
-  const now = files.map(({ name, bytes }) => ({ name, sha256: sha256(bytes) }));
+  const now = files.map(({ name, bytes }) => ({ name, sha256: hashOf(bytes) }));
   const changed = files
     .filter((file, at) => file.sha256 !== now[at]!.sha256)
     .map(({ name }) => `${name} has been changed`);
@@ -127,7 +125,13 @@ export function verifyIssued(
   if (!isSealed && changed.length === 0)
     changed.push('its files or facts are not those of its seal');
   if (changed.length > 0) return changed;
-  return loadFrozen(db, jobId, number)!.stills.flatMap(({ id, sha256: hash }) =>
-    stillHash(id) === hash ? [] : ['a still is gone or has been changed'],
-  );
+  for (const { id, sha256 } of loadFrozen(db, jobId, number)!.stills) {
+    try {
+      if ((await stillHash(id)) !== sha256) changed.push('a still is gone or has been changed');
+    } catch (error) {
+      if (!(error instanceof StoreTrouble)) throw error;
+      return ['its stills cannot be reached now, and were not looked at'];
+    }
+  }
+  return changed;
 }

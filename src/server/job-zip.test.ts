@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import type { Inspection } from '#core/model/job/inspection';
 import { storeInspection } from './inspections';
-import { storeMedia } from './media';
+import { storeMedia } from './media/media';
 import { freshDatabase } from './testing/fresh-database';
 import { PNG, withStill } from './testing/with-still';
 import { packJob, unpackJob } from './zip';
@@ -13,7 +13,7 @@ const put = (inspection: Inspection) => storeInspection(its.db, inspection, '202
 const keepStill = () =>
   storeMedia(
     its.db,
-    its.folder,
+    its.stores,
     { jobId: withStill.job.id, id: 'p1' },
     { type: 'image/png', bytes: PNG },
     'now',
@@ -34,10 +34,10 @@ function lying(): Buffer {
 describe('a job as a zip', () => {
   it('comes back with its stills byte for byte, and is the same each time', async () => {
     put(withStill);
-    keepStill();
-    const pack = () => packJob(its.db, its.folder, withStill, withStill, (id) => id);
-    const zip = pack();
-    expect(pack().equals(zip)).toBe(true);
+    await keepStill();
+    const pack = () => packJob(its.db, its.stores, withStill, withStill, (id) => id);
+    const zip = await pack();
+    expect((await pack()).equals(zip)).toBe(true);
     const { text, media } = await unpackJob(zip);
     expect(text).toBe(writeInspectionFile(withStill));
     const all = [];
@@ -45,10 +45,10 @@ describe('a job as a zip', () => {
     expect(all).toEqual([{ id: 'p1', type: 'image/png', bytes: PNG }]);
   });
 
-  it('names the stills that are gone', () => {
+  it('names the stills that are gone', async () => {
     put(withStill);
     const files = unzipSync(
-      new Uint8Array(packJob(its.db, its.folder, withStill, withStill, (id) => id)),
+      new Uint8Array(await packJob(its.db, its.stores, withStill, withStill, (id) => id)),
     );
     expect(Buffer.from(files['missing.txt']!).toString()).toContain('p1');
   });

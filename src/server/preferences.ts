@@ -10,6 +10,9 @@ const last = new Map<string, { readonly body: string; readonly preferences: Pref
 /** The parts that each inspector of a firm sets alone. */
 const OWN = new Set<string>(['equipment', 'ownWords'] satisfies (keyof Preferences)[]);
 
+/** The parts that only the owner of a firm sets: how long what is kept. */
+const OWNERS = new Set<string>(['keepMonths', 'backups'] satisfies (keyof Preferences)[]);
+
 /** What is set for every job, with the rig and the words of whoever asks; else the defaults. */
 export function loadPreferences(db: Database, who: Person | null = null): Preferences {
   const row = prepared<[], { body: string }>(db, 'SELECT body FROM preferences').get();
@@ -41,8 +44,7 @@ export function storePreferences(db: Database, preferences: Preferences): void {
 
 /** @throws what is said of an address that is not there, where somebody may not set one of the parts. */
 function refuseOthers(change: object, who: Person | null): void {
-  const rightFor = (part: string) =>
-    OWN.has(part) ? 'set' : part === 'keepMonths' ? 'people' : 'firm';
+  const rightFor = (part: string) => (OWN.has(part) ? 'set' : OWNERS.has(part) ? 'people' : 'firm');
   if (who && !Object.keys(change).every((part) => hasRight(who.role, rightFor(part), false)))
     throw refuseUnknown('address');
 }

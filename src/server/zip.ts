@@ -6,7 +6,8 @@ import { MEDIA_HEAD_BYTES, mediaTypeOf } from '#core/interchange/media-type';
 import type { Inspection } from '#core/model/job/inspection';
 import { Refusal } from './http/answer';
 import { BODY_LIMITS, MEGABYTE } from './http/limits';
-import { findMedia } from './media';
+import { findMedia } from './media/media';
+import type { MediaStores } from './media/store';
 
 /** The inspection file's name in a zip. */
 const FILE = 'inspection.chert.json';
@@ -35,20 +36,20 @@ function mediaIdsOf({ runs }: Inspection): string[] {
  *
  * @param nameOf what the file calls an id, where it had another.
  */
-export function packJob(
+export async function packJob(
   db: Database,
-  folder: string,
+  stores: MediaStores,
   inspection: Inspection,
   file: Inspection,
   nameOf: (id: string) => string,
-): Buffer {
+): Promise<Buffer> {
   const text = (value: string) => [Buffer.from(value), { mtime: MTIME, level: 6 }] as const;
   const files: Record<string, readonly [Uint8Array, { mtime: Date; level: 0 | 6 }]> = {
     [FILE]: text(writeInspectionFile(file)),
   };
   const gone: string[] = [];
   for (const id of mediaIdsOf(inspection)) {
-    const media = findMedia(db, folder, inspection.job.id, id);
+    const media = await findMedia(db, stores, inspection.job.id, id);
     const name = `${FOLDER}${encodeURIComponent(nameOf(id))}`;
     // Stills are packed already.
     if (media) files[name] = [media.bytes, { mtime: MTIME, level: 0 }];

@@ -11,6 +11,7 @@ const SCRIPTS: Readonly<Record<string, string>> = {
   seed: 'cli/seed',
   owner: 'cli/owner',
   export: 'cli/export',
+  media: 'cli/media',
   backup: 'cli/backup',
   restore: 'cli/restore',
   verify: 'cli/verify',

@@ -1,5 +1,5 @@
 import { type Hours, USUAL_HOURS } from '#core/office/hours';
-import { timeOfMin } from '../time';
+import { minutesOf, timeOfMin } from '../time';
 
 /** The week as its form holds it: times as `HH:MM`, empty where nobody said. */
 export type HoursFields = {
@@ -8,11 +8,6 @@ export type HoursFields = {
   rainFrom: string;
   rainTo: string;
 } & { -readonly [K in keyof Hours['travel']]: number };
-
-const minutesOf = (time: string) => {
-  const [hours = NaN, minutes = NaN] = time.split(':').map(Number);
-  return hours * 60 + minutes;
-};
 
 export const hoursToFields = ({ startMin, endMin, rain, travel }: Hours = USUAL_HOURS) =>
   ({

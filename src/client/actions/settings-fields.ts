@@ -1,4 +1,5 @@
 import type { Preferences } from '#core/site/equipment';
+import type { BackupsFields } from './backups-fields';
 import type { HoursFields } from './hours-fields';
 import type { JudgementFields } from './judgement-fields';
 
@@ -6,11 +7,12 @@ type Skid = { readonly name: string };
 /** Settings as the form holds them. */
 export type SettingsFields = Omit<
   Preferences,
-  'equipment' | 'judgement' | 'priceBooks' | 'firm' | 'hours'
+  'equipment' | 'judgement' | 'priceBooks' | 'firm' | 'hours' | 'backups'
 > & {
   equipment: Omit<Preferences['equipment'], 'skids'> & { skids: Skid[] };
   judgement: JudgementFields;
   hours: HoursFields;
+  backups: BackupsFields;
 };
 
 /** How a form reads a number that may be left empty, or was never said. */

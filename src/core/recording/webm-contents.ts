@@ -66,19 +66,19 @@ const cue = ({ videoTrack }: Webm, tick: number, place: number) =>
  * What a file of these clusters begins with: what the recording began with, how long it is, and a table of
  * contents. Ticks are counted from `firstTick`.
  */
-function beginning(
+async function beginning(
   read: ReadBytes,
   webm: Webm,
   clusters: readonly Cluster[],
   { firstTick, lastTick, endsAt }: { firstTick: number; lastTick: number; endsAt: number },
-): Uint8Array<ArrayBuffer> {
+): Promise<Uint8Array<ArrayBuffer>> {
   const firstAt = clusters[0]!.at;
   const info = element(
     IDS.info,
-    partOf(read, webm.info),
+    await partOf(read, webm.info),
     element(IDS.duration, float64(lastTick - firstTick)),
   );
-  const tracks = partOf(read, webm.tracks);
+  const tracks = await partOf(read, webm.tracks);
   const keys = clusters.filter(({ isKey }) => isKey);
   const table = (beforeClusters: number) =>
     element(
@@ -87,7 +87,7 @@ function beginning(
     );
   const beforeClusters = info.length + tracks.length + table(0).length;
   return concat([
-    partOf(read, webm.head),
+    await partOf(read, webm.head),
     header(IDS.segment, beforeClusters + endsAt - firstAt),
     info,
     tracks,
@@ -99,10 +99,10 @@ function beginning(
 export type Fronted = { readonly front: Uint8Array<ArrayBuffer>; readonly rest: Span };
 
 /** The whole recording with its length and a table of contents in front: any moment is found without reading on. */
-export function withContents(read: ReadBytes, webm: Webm): Fronted {
+export async function withContents(read: ReadBytes, webm: Webm): Promise<Fronted> {
   const { clusters, lastTick, endsAt } = webm;
   return {
-    front: beginning(read, webm, clusters, { firstTick: 0, lastTick, endsAt }),
+    front: await beginning(read, webm, clusters, { firstTick: 0, lastTick, endsAt }),
     rest: { from: clusters[0]!.at, to: endsAt },
   };
 }
@@ -111,12 +111,12 @@ export function withContents(read: ReadBytes, webm: Webm): Fronted {
  * A part of a recording as a file of its own, without touching its pictures: from the last picture at or before
  * `fromMs` that needs none before it, to the end of the cluster that `toMs` is in.
  */
-export function clipOf(
+export async function clipOf(
   read: ReadBytes,
   webm: Webm,
   fromMs: number,
   toMs: number,
-): Uint8Array<ArrayBuffer> {
+): Promise<Uint8Array<ArrayBuffer>> {
   const { clusters, tickNs } = webm;
   const tickOf = (ms: number) => (ms * MS_NS) / tickNs;
   const first = Math.max(
@@ -129,8 +129,8 @@ export function clipOf(
   const firstTick = chosen[0]!.tick;
   const endsAt = clusters[end]?.at ?? webm.endsAt;
   const lastTick = clusters[end]?.tick ?? webm.lastTick;
-  const front = beginning(read, webm, chosen, { firstTick, lastTick, endsAt });
-  const pictures = Uint8Array.from(partOf(read, { from: chosen[0]!.at, to: endsAt }));
+  const front = await beginning(read, webm, chosen, { firstTick, lastTick, endsAt });
+  const pictures = Uint8Array.from(await partOf(read, { from: chosen[0]!.at, to: endsAt }));
   for (const { tick, tickAt, tickBytes } of chosen)
     pictures.set(uint(tick - firstTick, tickBytes), tickAt - chosen[0]!.at);
   return concat([front, pictures]);

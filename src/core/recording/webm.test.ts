@@ -28,15 +28,10 @@ const RECORDED = madeWebm([
 
 const readerOf =
   (bytes: Uint8Array): ReadBytes =>
-  (from, length) =>
+  async (from, length) =>
     bytes.slice(from, from + length);
 
-function walk(bytes: Uint8Array): Webm | null {
-  const walking = walkWebm(readerOf(bytes), bytes.length);
-  let step = walking.next();
-  while (!step.done) step = walking.next();
-  return step.value;
-}
+const walk = (bytes: Uint8Array): Promise<Webm | null> => walkWebm(readerOf(bytes), bytes.length);
 
 /** What a player reads of a file: how long it is, what its table says, and the bytes that stand at each place. */
 function played(bytes: Uint8Array) {
@@ -63,8 +58,8 @@ function played(bytes: Uint8Array) {
 const CLUSTER = '1f43b675';
 
 describe('what lies where in a recording', () => {
-  it('is found without a length and without an end of any cluster', () => {
-    const webm = walk(RECORDED)!;
+  it('is found without a length and without an end of any cluster', async () => {
+    const webm = (await walk(RECORDED))!;
     expect(webm.videoTrack).toBe(PICTURE);
     expect(webm.clusters.map(({ tick, isKey }) => [tick, isKey])).toEqual([
       [0, true],
@@ -76,23 +71,23 @@ describe('what lies where in a recording', () => {
     expect(webm.endsAt).toBe(RECORDED.length);
   });
 
-  it('leaves out what was cut off in the middle of a picture', () => {
-    const webm = walk(RECORDED.subarray(0, RECORDED.length - 1))!;
+  it('leaves out what was cut off in the middle of a picture', async () => {
+    const webm = (await walk(RECORDED.subarray(0, RECORDED.length - 1)))!;
     expect(durationMsOf(webm)).toBe(8000);
     expect(webm.endsAt).toBeLessThan(RECORDED.length - 1);
   });
 
-  it('is not asked of a file that tells it itself, nor of any other file', () => {
-    const { front, rest } = withContents(readerOf(RECORDED), walk(RECORDED)!);
+  it('is not asked of a file that tells it itself, nor of any other file', async () => {
+    const { front, rest } = await withContents(readerOf(RECORDED), (await walk(RECORDED))!);
     const whole = Uint8Array.from([...front, ...RECORDED.subarray(rest.from, rest.to)]);
-    expect(walk(whole)).toBeNull();
-    expect(walk(Uint8Array.from([1, 2, 3, 4]))).toBeNull();
-    expect(walk(new Uint8Array())).toBeNull();
-    expect(walk(madeWebm([]))).toBeNull();
+    expect(await walk(whole)).toBeNull();
+    expect(await walk(Uint8Array.from([1, 2, 3, 4]))).toBeNull();
+    expect(await walk(new Uint8Array())).toBeNull();
+    expect(await walk(madeWebm([]))).toBeNull();
   });
 
-  it('tells its length and where each key picture is, in front', () => {
-    const { front, rest } = withContents(readerOf(RECORDED), walk(RECORDED)!);
+  it('tells its length and where each key picture is, in front', async () => {
+    const { front, rest } = await withContents(readerOf(RECORDED), (await walk(RECORDED))!);
     const whole = Uint8Array.from([...front, ...RECORDED.subarray(rest.from, rest.to)]);
     const read = played(whole);
     expect(read.durationMs).toBe(10_000);
@@ -102,8 +97,9 @@ describe('what lies where in a recording', () => {
     expect(whole.subarray(front.length)).toEqual(RECORDED.subarray(rest.from));
   });
 
-  it('gives a part of it as a file of its own, that begins with a key picture at zero', () => {
-    const clip = clipOf(readerOf(RECORDED), walk(RECORDED)!, 5000, 7000);
+  it('gives a part of it as a file of its own, that begins with a key picture at zero', async () => {
+    const webm = (await walk(RECORDED))!;
+    const clip = await clipOf(readerOf(RECORDED), webm, 5000, 7000);
     const read = played(clip);
     expect(read.durationMs).toBe(4000);
     expect(read.cues).toEqual([{ ms: 0, content: CLUSTER }]);
@@ -112,6 +108,7 @@ describe('what lies where in a recording', () => {
     const ticks = [...text.toString('hex').matchAll(/e7010000000000000 ?4(.{8})/g)];
     expect(ticks.map(([, tick]) => parseInt(tick!, 16))).toEqual([0, 2000]);
     // To the end, where what is asked for goes past it.
-    expect(played(clipOf(readerOf(RECORDED), walk(RECORDED)!, 9000, 20_000)).durationMs).toBe(2000);
+    const toEnd = await clipOf(readerOf(RECORDED), webm, 9000, 20_000);
+    expect(played(toEnd).durationMs).toBe(2000);
   });
 });

@@ -4,8 +4,8 @@
  * are not read. Layout: RFC 8794 (EBML) and RFC 9559 (Matroska).
  */
 
-/** Reads a part of the file; less than asked for at its end. */
-export type ReadBytes = (from: number, length: number) => Uint8Array;
+/** Reads a part of the file, wherever it lies; less than asked for at its end. It takes a breath where one is due. */
+export type ReadBytes = (from: number, length: number) => Promise<Uint8Array>;
 
 /** A group of pictures that is decoded from its first one. */
 export type Cluster = {
@@ -65,8 +65,6 @@ const OPENED = new Set<number>([IDS.segment, IDS.cluster, IDS.group]);
 const VIDEO = 1;
 /** The longest id and size together, and what of a block tells its track, time and kind, bytes. */
 const HEADER_BYTES = 32;
-/** So many elements are walked between two breaths. */
-const BREATH = 4000;
 
 type Element = {
   readonly id: number;
@@ -96,8 +94,8 @@ function readVint(bytes: Uint8Array, at: number, keepsMarker: boolean) {
 const readUint = (bytes: Uint8Array): number =>
   bytes.reduce((value, byte) => value * 256 + byte, 0);
 
-function readElement(read: ReadBytes, at: number): Element | null {
-  const bytes = read(at, HEADER_BYTES);
+async function readElement(read: ReadBytes, at: number): Promise<Element | null> {
+  const bytes = await read(at, HEADER_BYTES);
   const id = readVint(bytes, 0, true);
   const size = id && readVint(bytes, id.length, false);
   if (!size || id.length > 4) return null;
@@ -112,10 +110,13 @@ function readElement(read: ReadBytes, at: number): Element | null {
 }
 
 /** The elements right inside of a span. */
-function* childrenOf(read: ReadBytes, { from, to }: Span): Generator<Element & { size: number }> {
+async function* childrenOf(
+  read: ReadBytes,
+  { from, to }: Span,
+): AsyncGenerator<Element & { size: number }> {
   let at = from;
   while (at < to) {
-    const element = readElement(read, at);
+    const element = await readElement(read, at);
     if (!element || element.size === null) return;
     const { size } = element;
     yield { ...element, size };
@@ -123,18 +124,21 @@ function* childrenOf(read: ReadBytes, { from, to }: Span): Generator<Element & {
   }
 }
 
-const uintOf = (read: ReadBytes, { dataAt, size }: Element & { size: number }) =>
-  readUint(read(dataAt, Math.min(8, size)));
+const uintOf = async (read: ReadBytes, { dataAt, size }: Element & { size: number }) =>
+  readUint(await read(dataAt, Math.min(8, size)));
 
 /** Number of the first track of pictures; `null` where there is none. */
-function videoTrackOf(read: ReadBytes, tracks: Span): number | null {
-  for (const entry of childrenOf(read, tracks)) {
+async function videoTrackOf(read: ReadBytes, tracks: Span): Promise<number | null> {
+  for await (const entry of childrenOf(read, tracks)) {
     if (entry.id !== IDS.trackEntry) continue;
     let number = 0;
     let type = 0;
-    for (const field of childrenOf(read, { from: entry.dataAt, to: entry.dataAt + entry.size })) {
-      if (field.id === IDS.trackNumber) number = uintOf(read, field);
-      if (field.id === IDS.trackType) type = uintOf(read, field);
+    for await (const field of childrenOf(read, {
+      from: entry.dataAt,
+      to: entry.dataAt + entry.size,
+    })) {
+      if (field.id === IDS.trackNumber) number = await uintOf(read, field);
+      if (field.id === IDS.trackType) type = await uintOf(read, field);
     }
     if (type === VIDEO) return number;
   }
@@ -177,7 +181,7 @@ function takeBlock(found: Found, element: Element, isSimple: boolean): void {
 }
 
 /** Takes what one element tells. */
-function take(found: Found, read: ReadBytes, element: Element, inside: Span): void {
+async function take(found: Found, read: ReadBytes, element: Element, inside: Span): Promise<void> {
   const cluster = found.clusters.at(-1);
   switch (element.id) {
     case IDS.head:
@@ -185,13 +189,13 @@ function take(found: Found, read: ReadBytes, element: Element, inside: Span): vo
       break;
     case IDS.info:
       found.info = inside;
-      for (const field of childrenOf(read, inside)) {
+      for await (const field of childrenOf(read, inside)) {
         if (field.id === IDS.duration) found.tellsItself = true;
-        if (field.id === IDS.tickScale) found.tickNs = uintOf(read, field);
+        if (field.id === IDS.tickScale) found.tickNs = await uintOf(read, field);
       }
       break;
     case IDS.tracks: {
-      const videoTrack = videoTrackOf(read, inside);
+      const videoTrack = await videoTrackOf(read, inside);
       found.tracks = { from: element.at, to: inside.to };
       if (videoTrack !== null) found.videoTrack = videoTrack;
       break;
@@ -207,7 +211,7 @@ function take(found: Found, read: ReadBytes, element: Element, inside: Span): vo
       if (!cluster) break;
       cluster.tickAt = inside.from;
       cluster.tickBytes = inside.to - inside.from;
-      cluster.tick = readUint(read(cluster.tickAt, cluster.tickBytes));
+      cluster.tick = readUint(await read(cluster.tickAt, cluster.tickBytes));
       break;
     case IDS.block:
     case IDS.groupBlock:
@@ -217,13 +221,13 @@ function take(found: Found, read: ReadBytes, element: Element, inside: Span): vo
 }
 
 /**
- * Walks a recording from element to element, with a breath now and then.
+ * Walks a recording from element to element.
  *
  * @param size bytes of the file.
  * @returns what lies where; `null` for anything else than a WebM file that tells neither its length nor where
  * its pictures are: what tells them needs no help.
  */
-export function* walkWebm(read: ReadBytes, size: number): Generator<undefined, Webm | null> {
+export async function walkWebm(read: ReadBytes, size: number): Promise<Webm | null> {
   const found: Found = {
     tickNs: 1_000_000,
     lastTick: 0,
@@ -233,14 +237,13 @@ export function* walkWebm(read: ReadBytes, size: number): Generator<undefined, W
   };
   let at = 0;
   for (let count = 1; at < size && !found.tellsItself; count += 1) {
-    if (count % BREATH === 0) yield;
-    const element = readElement(read, at);
+    const element = await readElement(read, at);
     if (!element || (count === 1 && element.id !== IDS.head)) break;
     const end = element.dataAt + (element.size ?? 0);
     const isOpened = OPENED.has(element.id);
     // What is cut short at the file's end is no part of it.
     if (!isOpened && (element.size === null || end > size)) break;
-    take(found, read, element, { from: element.dataAt, to: end });
+    await take(found, read, element, { from: element.dataAt, to: end });
     at = isOpened ? element.dataAt : end;
   }
   const { head, info, tracks, videoTrack, tellsItself, clusters, tickNs, lastTick } = found;

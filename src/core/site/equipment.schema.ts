@@ -4,6 +4,7 @@ import { firmSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
 import { lensFields } from '../model/log/still-measure.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
+import { backupsSchema } from '../office/backups.schema';
 import { hoursSchema } from '../office/hours.schema';
 
 export const equipmentSchema = Joi.object({
@@ -36,4 +37,5 @@ export const preferencesSchema = Joi.object({
   priceBooks: Joi.array().items(priceBookSchema).max(100),
   hours: hoursSchema,
   keepMonths: Joi.number().integer().min(3).max(240).allow(null),
+  backups: backupsSchema,
 });

@@ -2,6 +2,7 @@ import type { Firm } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
 import type { Lens } from '../model/log/still-measure';
 import { type PriceBook } from '../model/prices/price-book';
+import type { Backups } from '../office/backups';
 import type { Hours } from '../office/hours';
 import type { OwnWord } from '../speech/draft';
 
@@ -44,6 +45,8 @@ export type Preferences = {
   readonly hours?: Hours;
   /** Months after which voice notes and recordings of issued jobs are removed; absent or `null`: never. */
   readonly keepMonths?: number | null;
+  /** When backups are made, and how many stay; absent: as Chert would. */
+  readonly backups?: Backups;
 };
 
 /**

@@ -1,6 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { backupsFromFields, backupsToFields } from '#client/actions/backups-fields';
 import { hoursFromFields, hoursToFields } from '#client/actions/hours-fields';
 import { fromFields, toFields } from '#client/actions/judgement-fields';
 import { MAYBE_NUMBER, type SettingsFields } from '#client/actions/settings-fields';
@@ -16,6 +17,7 @@ import { Troubles } from '../shared/Fields';
 import { sayFaults } from '../shared/form-data';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
+import { type BackupsNow, BackupsPart } from './BackupsPart';
 import { Exchange } from './Exchange';
 import { HoursPart } from './HoursPart';
 import { JudgementPart } from './JudgementPart';
@@ -33,6 +35,7 @@ const fieldsOf = (preferences: Preferences): SettingsFields => ({
   judgement: toFields(preferences.judgement),
   hours: hoursToFields(preferences.hours),
   keepMonths: preferences.keepMonths ?? null,
+  backups: backupsToFields(preferences.backups),
 });
 
 const LABELS = {
@@ -40,10 +43,13 @@ const LABELS = {
   'equipment.rodLbPerFt': 'Weight of the rod',
   'equipment.pushLb': 'Push',
   keepMonths: 'Months to keep voice and video',
+  'backups.days': 'Days of backups',
 };
 
 /** What each inspector of a firm sets alone. */
 const OWN_PARTS = new Set(['equipment', 'ownWords']);
+/** What only the owner of a firm sets. */
+const OWNERS_PARTS = new Set(['keepMonths', 'backups']);
 
 /** How Chert reads one of the inspector's words, as a check beside it. */
 function sayReading(means: string): string {
@@ -65,12 +71,15 @@ export const SettingsScreen = memo(function SettingsScreen({
   preferences,
   mayFirm,
   mayKeep,
+  backups,
 }: {
   readonly preferences: Preferences;
   /** Whether what counts for the whole firm may be set here. */
   readonly mayFirm: boolean;
   /** Whether how long things are kept may be set here. */
   readonly mayKeep: boolean;
+  /** How the backups stand. */
+  readonly backups: BackupsNow;
 }) {
   const ready = useReady();
   const [trouble, setTrouble] = useState<readonly string[]>([]);
@@ -86,7 +95,7 @@ export const SettingsScreen = memo(function SettingsScreen({
   const words = useFieldArray({ control, name: 'ownWords' as never });
   const saidWords = useWatch({ control, name: 'ownWords' });
 
-  const save = handleSubmit(async ({ ownWords, equipment, judgement, hours, keepMonths }) => {
+  const save = handleSubmit(async ({ ownWords, equipment, judgement, ...rest }) => {
     const wanted = {
       ownWords: ownWords.filter(({ says, means }) => says.trim() !== '' || means.trim() !== ''),
       equipment: {
@@ -94,8 +103,9 @@ export const SettingsScreen = memo(function SettingsScreen({
         skids: equipment.skids.map(({ name }) => name.trim()).filter((name) => name !== ''),
       },
       judgement: fromFields(judgement),
-      hours: hoursFromFields(hours),
-      keepMonths: keepMonths ?? null,
+      hours: hoursFromFields(rest.hours),
+      keepMonths: rest.keepMonths ?? null,
+      backups: backupsFromFields(rest.backups),
       ...(stored.priceBooks ? { priceBooks: stored.priceBooks } : {}),
       ...(stored.firm ? { firm: stored.firm } : {}),
     };
@@ -110,7 +120,7 @@ export const SettingsScreen = memo(function SettingsScreen({
       Object.entries(wanted).filter(
         ([key, value]) =>
           (mayFirm || OWN_PARTS.has(key)) &&
-          (mayKeep || key !== 'keepMonths') &&
+          (mayKeep || !OWNERS_PARTS.has(key)) &&
           !sameJson(value, onServer[key as keyof typeof wanted]),
       ),
     );
@@ -219,6 +229,7 @@ export const SettingsScreen = memo(function SettingsScreen({
         {mayFirm && <JudgementPart register={register} />}
         {mayFirm && <HoursPart register={register} />}
         {mayKeep && <KeepPart register={register} />}
+        {mayKeep && <BackupsPart register={register} now={backups} />}
         {mayFirm && (
           <>
             <section className={styles['part']} aria-labelledby="firm-title">

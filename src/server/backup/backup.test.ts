@@ -22,10 +22,13 @@ import { listEntries } from '../entries';
 import { lookAtHealth } from '../health';
 import { loadInspection, storeInspection } from '../inspections';
 import { installationOf } from '../installation';
-import { pathOfMedia, storeMedia } from '../media';
+import { placeOfContent } from '../media/folder-store';
+import { storeMedia } from '../media/media';
+import { mediaIn } from '../media/places';
+import { hashOf, type MediaStores } from '../media/store';
 import { migrate, readMigrations } from '../migrate';
 import { noteRunning, runningPid } from '../running';
-import { backUp, listBackups, placeOfContent, prune, readManifest, verifyBackup } from './backup';
+import { backUp, listBackups, prune, readManifest, verifyBackup } from './backup';
 import { nameOf, namesToKeep } from './manifest';
 import { restore } from './restore';
 import { isDue, readLast, writeLast } from './schedule';
@@ -37,21 +40,23 @@ let folder: string;
 let data: string;
 let backups: string;
 let db: Database;
-beforeEach(() => {
+let stores: MediaStores;
+beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'chert-'));
   data = join(folder, 'data');
   backups = join(folder, 'backups');
   mkdirSync(data);
+  stores = mediaIn(data);
   db = openDatabase(join(data, 'chert.db'));
   storeInspection(db, demoInspection('alder-bend'), NOW);
-  storeMedia(db, data, { jobId: JOB, id: 'p1' }, { type: 'image/png', bytes: PNG }, NOW);
+  await storeMedia(db, stores, { jobId: JOB, id: 'p1' }, { type: 'image/png', bytes: PNG }, NOW);
 });
 afterEach(() => {
   if (db.open) db.close();
   rmSync(folder, { recursive: true });
 });
 
-const backUpAt = (at: string) => backUp(db, data, backups, at);
+const backUpAt = (at: string) => backUp(db, stores, { folder: backups, at });
 
 describe('a backup', () => {
   it('is verified byte by byte, and restored over a later state, which is put aside', async () => {
@@ -61,28 +66,23 @@ describe('a backup', () => {
     expect(await verifyBackup(backups, name)).toEqual([]);
     storeInspection(db, { ...demoInspection('mill-street') }, NOW);
     db.close();
-    rmSync(pathOfMedia(data, JOB, 'p1').file);
+    rmSync(placeOfContent(data, hashOf(PNG)));
     const { stills, aside } = await restore(backups, name, data, '2026-11-04T09:00:00.000Z');
     expect(stills).toBe(1);
     expect(existsSync(join(aside!, 'chert.db'))).toBe(true);
     db = openDatabase(join(data, 'chert.db'));
     expect(writeInspectionFile(loadInspection(db, JOB)!)).toBe(before);
     expect(loadInspection(db, 'demo-mill-street')).toBeNull();
-    expect(readFileSync(pathOfMedia(data, JOB, 'p1').file).equals(PNG)).toBe(true);
+    expect(readFileSync(placeOfContent(data, hashOf(PNG))).equals(PNG)).toBe(true);
     // The same Chert, in a new era: its devices offer again what it lacks.
     expect(installationOf(db).id).toBe(id);
     expect(installationOf(db).era > era).toBe(true);
   });
 
   it('keeps a still once for all backups, and says which were missing already', async () => {
-    storeMedia(
-      db,
-      data,
-      { jobId: JOB, id: 'p2' },
-      { type: 'image/png', bytes: PNG.subarray(0, 500) },
-      NOW,
-    );
-    rmSync(pathOfMedia(data, JOB, 'p2').file);
+    const cut = PNG.subarray(0, 500);
+    await storeMedia(db, stores, { jobId: JOB, id: 'p2' }, { type: 'image/png', bytes: cut }, NOW);
+    rmSync(placeOfContent(data, hashOf(cut)));
     const [first, second] = [await backUpAt(NOW), await backUpAt('2026-11-04T09:00:00.000Z')];
     expect(readManifest(backups, first).missing).toEqual([{ jobId: JOB, id: 'p2' }]);
     const groups = readdirSync(join(backups, 'media'));
@@ -119,10 +119,10 @@ describe('a backup', () => {
 
   it('leaves nothing half when it fails', async () => {
     writeFileSync(join(folder, 'file'), '');
-    await expect(backUp(db, data, join(folder, 'file'), NOW)).rejects.toThrow();
+    await expect(backUp(db, stores, { folder: join(folder, 'file'), at: NOW })).rejects.toThrow();
     const closed = openDatabase(join(data, 'chert.db'));
     closed.close();
-    await expect(backUp(closed, data, backups, NOW)).rejects.toThrow();
+    await expect(backUp(closed, stores, { folder: backups, at: NOW })).rejects.toThrow();
     expect(readdirSync(backups)).toEqual([]);
   });
 
@@ -141,7 +141,8 @@ describe('a backup', () => {
     for (let round = 0; round < 3; round += 1) {
       const atLeast = acknowledged;
       const reader = openDatabase(join(data, 'chert.db'));
-      const name = await backUp(reader, data, backups, `2026-11-0${round + 4}T09:00:00.000Z`);
+      const at = `2026-11-0${round + 4}T09:00:00.000Z`;
+      const name = await backUp(reader, stores, { folder: backups, at });
       reader.close();
       expect(await verifyBackup(backups, name)).toEqual([]);
       const copyPath = join(folder, 'copy.db');
@@ -172,7 +173,7 @@ describe('which backups are kept', () => {
     new Date(Date.parse('2026-12-31T03:00:00.000Z') - back * 86_400_000).toISOString();
   it('the last of 7 days, 4 weeks and 12 months', () => {
     const names = Array.from({ length: 500 }, (_, index) => nameOf(day(index)));
-    const kept = [...namesToKeep([...names, 'media', 'last.json'])].sort().reverse();
+    const kept = [...namesToKeep([...names, 'media', 'last.json'], 7)].sort().reverse();
     expect(kept.slice(0, 7)).toEqual(names.slice(0, 7));
     // Weeks end on 31, 27, 20 and 13 December; months at their last backup, back to January.
     const months = [
@@ -191,14 +192,21 @@ describe('which backups are kept', () => {
     const rest = ['2026-12-20', '2026-12-13', ...months];
     expect(kept.slice(7).map((name) => name.slice(0, 10))).toEqual(rest);
   });
+  it('the last of as many days as Settings say', () => {
+    const names = Array.from({ length: 40 }, (_, index) => nameOf(day(index)));
+    const kept = (days: number) => [...namesToKeep(names, days)].sort().reverse();
+    expect(kept(30).slice(0, 30)).toEqual(names.slice(0, 30));
+    // 31, 27, 20 and 13 December as weeks, 30 November as a month.
+    expect(kept(1)).toEqual([0, 4, 11, 18, 31].map((back) => nameOf(day(back))));
+  });
   it('the last of all, whatever else', () => {
-    expect([...namesToKeep([nameOf('1999-01-01T00:00:00.000Z')])]).toHaveLength(1);
+    expect([...namesToKeep([nameOf('1999-01-01T00:00:00.000Z')], 7)]).toHaveLength(1);
   });
   it('and others go, with the stills that only they had', async () => {
     for (let index = 9; index >= 0; index -= 1) await backUpAt(day(40 + index));
     mkdirSync(join(backups, 'media', 'ff'), { recursive: true });
     writeFileSync(join(backups, 'media', 'ff', 'f'.repeat(64)), 'x');
-    prune(backups);
+    prune(backups, 7);
     expect(listBackups(backups).length).toBeLessThan(10);
     expect(readdirSync(join(backups, 'media', 'ff'))).toEqual([]);
     for (const name of listBackups(backups)) expect(await verifyBackup(backups, name)).toEqual([]);
@@ -208,12 +216,34 @@ describe('which backups are kept', () => {
 describe('when', () => {
   it('a day after the last that was whole; what went wrong is told', () => {
     mkdirSync(backups);
-    expect(isDue(readLast(backups), 0)).toBe(true);
+    expect(isDue(readLast(backups), null, 0)).toBe(true);
     writeLast(backups, { at: NOW, trouble: 'the disk is full' });
     const last = readLast(backups);
     expect(last.trouble).toBe('the disk is full');
-    expect(isDue(last, Date.parse(NOW) + 86_399_999)).toBe(false);
-    expect(isDue(last, Date.parse(NOW) + 86_400_000)).toBe(true);
+    expect(isDue(last, null, Date.parse(NOW) + 86_399_999)).toBe(false);
+    expect(isDue(last, null, Date.parse(NOW) + 86_400_000)).toBe(true);
+  });
+
+  it('at the time that Settings say, by this machine’s clock, once a day; an hour after a try that failed', () => {
+    const at = (text: string) => new Date(text).getTime();
+    const made = (text: string) => ({ at: new Date(text).toISOString(), trouble: null });
+    const HALF_PAST_TWO = 150;
+    const due = (last: Parameters<typeof isDue>[0], now: string) =>
+      isDue(last, HALF_PAST_TWO, at(now));
+    const yesterday = made('2026-11-03T02:31:00');
+    expect(due(yesterday, '2026-11-04T02:29:00')).toBe(false);
+    expect(due(yesterday, '2026-11-04T02:30:00')).toBe(true);
+    expect(due(made('2026-11-04T02:30:40'), '2026-11-04T23:59:00')).toBe(false);
+    // Made by hand in the evening: the night's is made all the same.
+    expect(due(made('2026-11-03T20:00:00'), '2026-11-04T02:30:00')).toBe(true);
+    expect(due({ at: null, trouble: null }, '2026-11-04T12:00:00')).toBe(true);
+    const failed = {
+      ...yesterday,
+      trouble: 'full',
+      triedAt: new Date('2026-11-04T02:30:00').toISOString(),
+    };
+    expect(due(failed, '2026-11-04T03:29:00')).toBe(false);
+    expect(due(failed, '2026-11-04T03:31:00')).toBe(true);
   });
 
   it('never over a Chert that runs', () => {
@@ -227,19 +257,21 @@ describe('when', () => {
 
 describe('health', () => {
   const nowMs = Date.parse(NOW);
-  it('is good where both can be written, and tells a clock that was set back', () => {
-    const good = lookAtHealth(() => db, data, nowMs);
+  it('is good where both can be written, and tells a clock that was set back', async () => {
+    const where = { dataFolder: data, stores };
+    const good = await lookAtHealth(() => db, where, nowMs);
     expect(good).toMatchObject({ ok: true, troubles: [], clockBehindMs: 0 });
-    const back = lookAtHealth(() => db, data, nowMs - 86_400_000);
+    const back = await lookAtHealth(() => db, where, nowMs - 86_400_000);
     expect(back.ok).toBe(false);
     expect(back.troubles.join()).toContain('set back');
   });
-  it('says in words what cannot be written', () => {
-    const gone = lookAtHealth(
+  it('says in words what cannot be written', async () => {
+    const noFolder = join(data, 'chert.db');
+    const gone = await lookAtHealth(
       () => {
         throw new Error('unable to open database file');
       },
-      join(data, 'chert.db'),
+      { dataFolder: noFolder, stores: mediaIn(noFolder) },
       nowMs,
     );
     expect(gone.troubles[0]).toContain('The database cannot be written: unable to open');

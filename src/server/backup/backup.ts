@@ -7,18 +7,25 @@ import {
   readFileSync,
   rmSync,
 } from 'node:fs';
-import { copyFile, open, rename, rm } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { rename } from 'node:fs/promises';
+import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import Sqlite, { type Database } from 'better-sqlite3';
 import { installationOf } from '../installation';
-import { pathOfMedia } from '../media';
+import { folderStore, MEDIA_FOLDER, placeOfContent } from '../media/folder-store';
+import {
+  type ContentRow,
+  fromItsPlace,
+  hashOf,
+  IN_FOLDER,
+  type MediaStore,
+  type MediaStores,
+} from '../media/store';
 import { writeWhole } from '../write-whole';
 import {
   DATABASE_FILE,
   type Manifest,
   MANIFEST_FILE,
-  MEDIA_FOLDER,
   nameOf,
   namesToKeep,
   timeOfName,
@@ -27,12 +34,7 @@ import {
 /** All pages in one step: a step that the database does not change under is never begun anew. */
 const ALL_PAGES = 2 ** 31 - 1;
 
-type MediaRow = {
-  readonly jobId: string;
-  readonly id: string;
-  readonly sha256: string;
-  readonly bytes: number;
-};
+type MediaRow = ContentRow & { readonly jobId: string; readonly id: string };
 
 /** SHA-256 and length of a file, read bit by bit. */
 export async function hashFile(path: string): Promise<{ sha256: string; bytes: number }> {
@@ -47,32 +49,12 @@ export async function hashFile(path: string): Promise<{ sha256: string; bytes: n
   return { sha256: hash.digest('hex'), bytes };
 }
 
-/** Where a still lies in a folder of backups, by its content: the same one is kept once for all of them. */
-export const placeOfContent = (folder: string, sha256: string): string =>
-  join(folder, MEDIA_FOLDER, sha256.slice(0, 2), sha256);
-
-async function copyWhole(from: string, to: string): Promise<void> {
-  mkdirSync(dirname(to), { recursive: true });
-  const half = `${to}.part`;
-  try {
-    await copyFile(from, half);
-    const handle = await open(half, 'r+');
-    await handle.sync();
-    await handle.close();
-    await rename(half, to);
-  } catch (error) {
-    await rm(half, { force: true });
-    throw error;
-  }
-}
-
-/** Keeps a still by its content; whether it is there, and is what its row says. */
-async function keepContent(folder: string, from: string, row: MediaRow): Promise<boolean> {
-  const to = placeOfContent(folder, row.sha256);
-  if (existsSync(to)) return true;
-  if (!existsSync(from)) return false;
-  if ((await hashFile(from)).sha256 !== row.sha256) return false;
-  await copyWhole(from, to);
+/** Keeps a content once for all backups beside each other; whether it is there, and is what its row says. */
+async function keepContent(stores: MediaStores, kept: MediaStore, row: MediaRow): Promise<boolean> {
+  if ((await kept.sizeOf(row.sha256)) === row.bytes) return true;
+  const bytes = await fromItsPlace(stores, row, ({ read }) => read(row.sha256));
+  if (!bytes || hashOf(bytes) !== row.sha256) return false;
+  await kept.keep(row.sha256, bytes);
   return true;
 }
 
@@ -88,20 +70,27 @@ function checkDatabase(path: string): number {
   }
 }
 
+/** What to back up, and how. */
+export type BackupWish = {
+  /** The folder of backups; the new one gets a folder in it. */
+  readonly folder: string;
+  readonly at: string;
+  /** Leaves contents of buckets where they are: the manifest names them, and a restore leaves them there. */
+  readonly leavesBuckets?: boolean;
+};
+
 /**
  * Backs up a running Chert: the database by SQLite's online backup, each still once by its content, and a
  * manifest with the hashes of all. Nothing that was acknowledged before it began is missing.
  *
  * @param db a connection of its own, so that nobody waits for it.
- * @param dataFolder where the stills are.
- * @param folder the folder of backups; the new one gets a folder in it.
  * @returns the backup's name.
+ * @throws {StoreTrouble} when a bucket does not answer: there is no backup then.
  */
 export async function backUp(
   db: Database,
-  dataFolder: string,
-  folder: string,
-  at: string,
+  stores: MediaStores,
+  { folder, at, leavesBuckets = false }: BackupWish,
 ): Promise<string> {
   const name = nameOf(at);
   const half = join(folder, `${name}.part`);
@@ -114,16 +103,18 @@ export async function backUp(
     made.pragma('journal_mode = DELETE');
     const rows = made
       .prepare<[], MediaRow>(
-        'SELECT job_id AS jobId, id, sha256, bytes FROM media WHERE removed_at IS NULL ORDER BY job_id, id',
+        'SELECT job_id AS jobId, id, sha256, bytes, place FROM media WHERE removed_at IS NULL ORDER BY job_id, id',
       )
       .all();
     const { id: installation } = installationOf(made);
     made.close();
     const media: MediaRow[] = [];
+    const elsewhere: MediaRow[] = [];
     const missing: Manifest['missing'][number][] = [];
+    const kept = folderStore(folder);
     for (const row of rows) {
-      const from = pathOfMedia(dataFolder, row.jobId, row.id).file;
-      if (await keepContent(folder, from, row)) media.push(row);
+      if (leavesBuckets && row.place !== IN_FOLDER) elsewhere.push(row);
+      else if (await keepContent(stores, kept, row)) media.push(row);
       else missing.push({ jobId: row.jobId, id: row.id });
     }
     const manifest: Manifest = {
@@ -134,6 +125,7 @@ export async function backUp(
       databaseVersion: checkDatabase(copy),
       database: await hashFile(copy),
       media,
+      elsewhere,
       missing,
     };
     writeWhole(join(half, MANIFEST_FILE), Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`));
@@ -182,10 +174,10 @@ export async function verifyBackup(folder: string, name: string): Promise<string
   return faults;
 }
 
-/** Takes out backups that need not be kept, and stills that no backup names any more. */
-export function prune(folder: string): void {
+/** Takes out backups that need not be kept (`namesToKeep`), and stills that no backup names any more. */
+export function prune(folder: string, days: number): void {
   const names = listBackups(folder);
-  const kept = namesToKeep(names);
+  const kept = namesToKeep(names, days);
   for (const name of names)
     if (!kept.has(name)) rmSync(join(folder, name), { recursive: true, force: true });
   const named = new Set(

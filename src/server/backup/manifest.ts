@@ -11,14 +11,19 @@ export type Manifest = {
   readonly databaseVersion: number;
   readonly database: Content;
   readonly media: readonly (Content & { readonly jobId: string; readonly id: string })[];
+  /** Stills that lie in a bucket and were left there, with its address; none in older manifests. */
+  readonly elsewhere?: readonly (Content & {
+    readonly jobId: string;
+    readonly id: string;
+    readonly place: string;
+  })[];
   /** Stills whose files were missing already when the backup was made. */
   readonly missing: readonly { readonly jobId: string; readonly id: string }[];
 };
 
-/** The files of one backup, and the folder of stills that all backups beside each other share. */
+/** The files of one backup. Stills lie beside them, once for all backups of a folder. */
 export const DATABASE_FILE = 'chert.db';
 export const MANIFEST_FILE = 'manifest.json';
-export const MEDIA_FOLDER = 'media';
 
 /** Names of backups are their times, so that they sort: `2026-11-03T09-00-00.000Z`. */
 export const nameOf = (at: string): string => at.replace(/:/g, '-');
@@ -30,7 +35,6 @@ export function timeOfName(name: string): number | null {
   return day === undefined ? null : Date.parse(`${day}T${hour}:${minute}:${second}`);
 }
 
-const DAYS = 7;
 const WEEKS = 4;
 const MONTHS = 12;
 const DAY_MS = 86_400_000;
@@ -38,12 +42,12 @@ const DAY_MS = 86_400_000;
 const weekOf = (atMs: number) => Math.floor((atMs / DAY_MS + 3) / 7);
 
 /**
- * Which backups are kept: the latest of each of the last 7 days, 4 weeks and 12 months that have any, and
+ * Which backups are kept: the latest of each of so many last days, 4 weeks and 12 months that have any, and
  * always the latest of all. Days, weeks and months are those of UTC.
  *
  * @param names names of backups, in any order; others are left alone, and are not in the answer.
  */
-export function namesToKeep(names: readonly string[]): Set<string> {
+export function namesToKeep(names: readonly string[], days: number): Set<string> {
   const dated = names
     .flatMap((name) => {
       const atMs = timeOfName(name);
@@ -51,7 +55,7 @@ export function namesToKeep(names: readonly string[]): Set<string> {
     })
     .sort((a, b) => b.atMs - a.atMs);
   const periods: readonly [most: number, periodOf: (atMs: number) => string | number][] = [
-    [DAYS, (atMs) => Math.floor(atMs / DAY_MS)],
+    [days, (atMs) => Math.floor(atMs / DAY_MS)],
     [WEEKS, weekOf],
     [MONTHS, (atMs) => new Date(atMs).toISOString().slice(0, 7)],
   ];

@@ -1,16 +1,18 @@
 import { copyFileSync, existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { openDatabase } from '../database';
 import { beginEra } from '../installation';
-import { pathOfMedia } from '../media';
+import { folderStore, placeOfContent } from '../media/folder-store';
+import { IN_FOLDER } from '../media/store';
 import { signOutAll } from '../people/sessions';
-import { writeWhole } from '../write-whole';
-import { placeOfContent, readManifest, verifyBackup } from './backup';
+import { readManifest, verifyBackup } from './backup';
 import { DATABASE_FILE, nameOf } from './manifest';
 
 /** What a restore did. */
 export type Restored = {
   readonly stills: number;
+  /** How many the backup left in a bucket; they are read from there. */
+  readonly elsewhere: number;
   /** Where what was there before lies now; `null` where there was nothing. */
   readonly aside: string | null;
 };
@@ -40,19 +42,22 @@ export async function restore(
       if (existsSync(join(dataFolder, file))) renameSync(join(dataFolder, file), join(aside, file));
     }
   }
-  const { media } = readManifest(folder, name);
-  for (const { jobId, id, sha256 } of media) {
-    const { file } = pathOfMedia(dataFolder, jobId, id);
-    mkdirSync(dirname(file), { recursive: true });
-    writeWhole(file, readFileSync(placeOfContent(folder, sha256)));
-  }
+  const { media, elsewhere = [] } = readManifest(folder, name);
+  const store = folderStore(dataFolder);
+  for (const { sha256 } of media)
+    await store.keep(sha256, readFileSync(placeOfContent(folder, sha256)));
   // Under its own name only when it is whole.
   const half = join(dataFolder, `${DATABASE_FILE}.part`);
   copyFileSync(join(folder, name, DATABASE_FILE), half);
   renameSync(half, join(dataFolder, DATABASE_FILE));
   const db = openDatabase(join(dataFolder, DATABASE_FILE));
+  // What the backup holds lies in the data folder now, wherever it lay when it was made.
+  const moved = db.prepare('UPDATE media SET place = ? WHERE job_id = ? AND id = ?');
+  db.transaction(() => {
+    for (const { jobId, id } of media) moved.run(IN_FOLDER, jobId, id);
+  })();
   beginEra(db);
   signOutAll(db, at);
   db.close();
-  return { stills: media.length, aside };
+  return { stills: media.length, elsewhere: elsewhere.length, aside };
 }

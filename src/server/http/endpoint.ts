@@ -1,5 +1,6 @@
 import type { APIContext, APIRoute } from 'astro';
 import type { Person } from '#core/office/roles';
+import { StoreTrouble } from '../media/store';
 import { answerError, Refusal } from './answer';
 import { stampNow } from './stamp';
 
@@ -46,6 +47,10 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
 export function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   if (isDiskFull(error)) return DISK_FULL;
+  if (error instanceof StoreTrouble) {
+    console.error(error.message);
+    return UNREACHABLE;
+  }
   console.error(error);
   return new Refusal(
     500,
@@ -53,6 +58,12 @@ export function refusalOf(error: unknown): Refusal {
     'Something went wrong in Chert. Nothing was stored; what you typed is kept here. Try again.',
   );
 }
+
+const UNREACHABLE = new Refusal(
+  503,
+  'media-unreachable',
+  'The store of stills and recordings cannot be reached. Nothing was lost or stored; what you logged is kept on this device and sent again. Try again in a minute.',
+);
 
 const DISK_FULL = new Refusal(
   507,

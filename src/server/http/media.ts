@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { MediaGone, readMedia } from '../media';
+import { MediaGone, readMedia } from '../media/media';
+import type { MediaStores } from '../media/store';
 import { refuseUnknown } from './answer';
 
 /** What stands where a still was: browsers show it in the still's place, though the answer says 410. */
@@ -10,16 +11,16 @@ const GONE = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 320 180" role
  *
  * @param cache how long it may be kept.
  */
-export function answerMedia(
+export async function answerMedia(
   db: Database,
-  folder: string,
+  stores: MediaStores,
   jobId: string,
   id: string,
   cache: string,
-): Response {
+): Promise<Response> {
   const headers = { 'x-robots-tag': 'noindex' };
   try {
-    const media = readMedia(db, folder, jobId, id);
+    const media = await readMedia(db, stores, jobId, id);
     if (!media) throw refuseUnknown('still');
     return new Response(new Uint8Array(media.bytes), {
       headers: { ...headers, 'content-type': media.type, 'cache-control': cache },

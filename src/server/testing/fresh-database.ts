@@ -4,13 +4,18 @@ import { join } from 'node:path';
 import type { Database } from 'better-sqlite3';
 import { afterEach, beforeEach } from 'vitest';
 import { openDatabase } from '../database';
+import { mediaIn } from '../media/places';
+import type { MediaStores } from '../media/store';
 
-/** A database of its own for each test of a file, in a folder that goes when the test ends. */
-export function freshDatabase(): { readonly db: Database; readonly folder: string } {
-  const its = {} as { db: Database; folder: string };
+type Fresh = { readonly db: Database; readonly folder: string; readonly stores: MediaStores };
+
+/** A database and a place for stills of their own for each test of a file, in a folder that goes when the test ends. */
+export function freshDatabase(): Fresh {
+  const its = {} as { -readonly [Part in keyof Fresh]: Fresh[Part] };
   beforeEach(() => {
     its.folder = mkdtempSync(join(tmpdir(), 'chert-'));
     its.db = openDatabase(join(its.folder, 'chert.db'));
+    its.stores = mediaIn(its.folder);
   });
   afterEach(() => {
     its.db.close();

@@ -1,7 +1,8 @@
 import { ulid } from 'ulid';
 import { readInspectionFile } from '#core/interchange/inspection-file';
 import { safeIdOf } from '#core/interchange/safe-ids';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readBytes, readText } from '#server/http/body';
@@ -9,7 +10,7 @@ import { endpoint } from '#server/http/endpoint';
 import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
-import { storeMedia } from '#server/media';
+import { storeMedia } from '#server/media/media';
 import { ownedBy } from '#server/people/own-job';
 import { unpackJob } from '#server/zip';
 
@@ -36,7 +37,7 @@ export const POST = endpoint(async ({ request, url, locals }) => {
   if (stored === 'stored') noteDeed(database(), jobId, { what: 'imported' }, locals.who, now);
   if (packed)
     for await (const { id, ...media } of packed.media())
-      storeMedia(database(), dataFolder(), { jobId, id: safeIdOf(id) }, media, now);
+      await storeMedia(database(), mediaStores(), { jobId, id: safeIdOf(id) }, media, now);
   return answer({ id: jobId, outcome: stored }, stored === 'stored' ? 201 : 200);
 });
 

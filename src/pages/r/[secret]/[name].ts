@@ -1,5 +1,6 @@
 import { stillsOf } from '#core/report/block';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { sendFile } from '#server/http/file';
@@ -28,7 +29,7 @@ export const GET = endpoint(({ params, url }) => {
     const frozen = loadFrozen(database(), jobId, version.number);
     const blocks = frozen?.documents[reader] ?? [];
     if (!stillsOf(blocks).includes(still)) throw unknown;
-    return answerMedia(database(), dataFolder(), jobId, still, 'private, no-store');
+    return answerMedia(database(), mediaStores(), jobId, still, 'private, no-store');
   }
   const isOpen = name === `${reader}.pdf` || name === 'calendar.ics';
   const file = isOpen ? findIssuedFile(database(), jobId, version.number, name) : null;

@@ -4,14 +4,15 @@ import { reportOptions } from '#core/model/job/settings';
 import { composeDocuments, READERS, withMore } from '#core/report/documents';
 import { drawForReport } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
 import { compareWithEarlier } from '#server/issue-report';
 import { loadPreferences } from '#server/preferences';
-import { loadStills } from '#server/stills';
+import { loadStills } from '#server/media/stills';
 import { printPdf } from '../../../../pdf/print-pdf';
 
 /** The report as it stands, as PDF: a draft, and says so on each page. */
@@ -31,7 +32,7 @@ export const GET = endpoint(async (context) => {
     section: drawForReport(assessment).paper,
     paper: reportOptions(assessment.settings).paper,
     footer: `${property.address} · draft, not issued`,
-    stills: loadStills(database(), dataFolder(), job.id, stills),
+    stills: await loadStills(database(), mediaStores(), job.id, stills),
     at: new Date(),
   });
   return sendFile({

@@ -4,7 +4,8 @@ import { writeCalendar } from '#core/interchange/icalendar';
 import { writeObservations } from '#core/interchange/observations-csv';
 import { withFileIds } from '#core/interchange/safe-ids';
 import { writeChapters } from '#core/interchange/webvtt';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { type FileOut, safeName, sendFile } from '#server/http/file';
@@ -13,7 +14,7 @@ import { findFileIds } from '#server/jobs';
 import { packJob } from '#server/zip';
 
 /** The job in open formats, by the name of the file. */
-export const GET = endpoint((context) => {
+export const GET = endpoint(async (context) => {
   const inspection = knownInspection(context);
   const wanted = context.params['name'] ?? '';
   const title = safeName(inspection.job.title);
@@ -23,7 +24,7 @@ export const GET = endpoint((context) => {
     const fileIds = findFileIds(database(), inspection.job.id);
     const written = withFileIds(inspection, fileIds);
     const nameOf = (id: string) => fileIds[id] ?? id;
-    const zip = packJob(database(), dataFolder(), inspection, written, nameOf);
+    const zip = await packJob(database(), mediaStores(), inspection, written, nameOf);
     return file('.chert.zip', 'application/zip', zip);
   }
   const assessment = assessed(inspection);

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { faultsFromJoi } from '#core/base/fault';
 import { line, VALIDATION } from '#core/base/joi';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
@@ -26,7 +27,7 @@ export const POST = endpoint(async (context) => {
   const { reason, limits } = wish as IssueWish;
   const trimmed = { reason: reason.trim(), limits: limits.trim() };
   const nowMs = Date.now();
-  const issued = await issueReport(database(), dataFolder(), jobId, trimmed, printPdf, nowMs);
+  const issued = await issueReport(database(), mediaStores(), jobId, trimmed, printPdf, nowMs);
   const deed = { what: 'issued', detail: String(issued.number) } as const;
   noteDeed(database(), jobId, deed, context.locals.who, new Date(nowMs).toISOString());
   return answer(issued, 201);

@@ -1,6 +1,7 @@
 import { mediaTypeOf, videoTypeOf } from '#core/interchange/media-type';
 import { pieceOf } from '#core/interchange/recording-piece';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
@@ -8,7 +9,7 @@ import { endpoint } from '#server/http/endpoint';
 import { BODY_LIMITS } from '#server/http/limits';
 import { answerMedia } from '#server/http/media';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { storeMedia } from '#server/media';
+import { storeMedia } from '#server/media/media';
 
 /** The type of what was sent: a piece in the middle of a recording tells none by itself. */
 function typeOf(id: string, bytes: Uint8Array): string | null {
@@ -32,7 +33,13 @@ export const PUT = endpoint(async (context) => {
   }
   const media = { type, bytes };
   const now = new Date().toISOString();
-  const { outcome, ...step } = storeMedia(database(), dataFolder(), { jobId, id }, media, now);
+  const { outcome, ...step } = await storeMedia(
+    database(),
+    mediaStores(),
+    { jobId, id },
+    media,
+    now,
+  );
   if (outcome === 'conflict') throw refuseConflict('still');
   if (outcome === 'stored' && !pieceOf(id)) {
     const detail = type.startsWith('audio/') ? 'a voice note' : 'a still';
@@ -45,7 +52,7 @@ export const GET = endpoint((context) => {
   const id = context.params['mediaId'] ?? '';
   // An id never gets other content: what was seen once can be kept.
   const kept = 'private, max-age=31536000, immutable';
-  return answerMedia(database(), dataFolder(), knownJobId(context), id, kept);
+  return answerMedia(database(), mediaStores(), knownJobId(context), id, kept);
 });
 
 export const ALL = endpoint(() => {

@@ -1,10 +1,17 @@
 import { readRange } from '#core/interchange/recording-piece';
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { answer, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { MEGABYTE } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { findRecording, frontOf, readFronted, readRecording, whereGone } from '#server/recordings';
+import {
+  findRecording,
+  frontOf,
+  readFronted,
+  readRecording,
+  whereGone,
+} from '#server/media/recordings';
 
 /** The most of a recording that is in one answer, bytes: a player asks for the next part by itself. */
 const MOST_AT_ONCE = 2 * MEGABYTE;
@@ -19,15 +26,15 @@ export const GET = endpoint((context) => {
   return whereGone(async () => {
     // What a device holds more of it goes behind the pieces as they are.
     const isRaw = context.url.searchParams.has('raw');
-    const front = isRaw ? null : await frontOf(dataFolder(), jobId, stored, Date.now());
+    const front = isRaw ? null : await frontOf(mediaStores(), stored, Date.now());
     const size = front ? front.front.length + front.rest.to - front.rest.from : stored.bytes;
     const asked = context.request.headers.get('range');
     const span = readRange(asked, size, MOST_AT_ONCE);
     if (!span)
       return new Response(null, { status: 416, headers: { 'content-range': `bytes */${size}` } });
     const bytes = front
-      ? readFronted(dataFolder(), jobId, stored, front, span)
-      : readRecording(dataFolder(), jobId, stored, span);
+      ? await readFronted(mediaStores(), stored, front, span)
+      : await readRecording(mediaStores(), stored, span);
     return new Response(bytes, {
       // A player says which part it wants; whoever does not gets all of a short one.
       status: span.from === 0 && span.to === size - 1 && !asked ? 200 : 206,

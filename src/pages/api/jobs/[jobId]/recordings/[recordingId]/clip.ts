@@ -1,8 +1,9 @@
-import { database, dataFolder } from '#server/database';
+import { database } from '#server/database';
+import { mediaStores } from '#server/media/places';
 import { Refusal, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
-import { findRecording, readClip, whereGone } from '#server/recordings';
+import { findRecording, readClip, whereGone } from '#server/media/recordings';
 
 /** The longest clip, ms: it is made in memory. */
 const MOST_MS = 120_000;
@@ -21,7 +22,7 @@ export const GET = endpoint(async (context) => {
       'bad-input',
       `Expected ?from and ?to in ms, at most ${MOST_MS} apart, got ${context.url.search || 'none'}. Ask again with both.`,
     );
-  const clip = await whereGone(() => readClip(dataFolder(), jobId, stored, from, to));
+  const clip = await whereGone(() => readClip(mediaStores(), stored, from, to));
   if (!clip)
     throw new Refusal(
       409,

@@ -7,15 +7,18 @@ import { readInspectionFile } from '#core/interchange/inspection-file';
 import { mediaTypeOf } from '#core/interchange/media-type';
 import type { Inspection } from '#core/model/job/inspection';
 import { DEFAULT_PREFERENCES } from '#core/site/equipment';
-import { openDatabase } from './database';
-import { appendEntries } from './entries';
-import { endpoint } from './http/endpoint';
-import { answerMedia } from './http/media';
-import { loadInspection, storeInspection } from './inspections';
-import { findMedia, pathOfMedia, storeMedia } from './media';
-import { changePreferences, loadPreferences, storePreferences } from './preferences';
+import { openDatabase } from '../database';
+import { appendEntries } from '../entries';
+import { endpoint } from '../http/endpoint';
+import { answerMedia } from '../http/media';
+import { loadInspection, storeInspection } from '../inspections';
+import { changePreferences, loadPreferences, storePreferences } from '../preferences';
+import { writeWhole } from '../write-whole';
+import { placeOfContent } from './folder-store';
+import { findMedia, storeMedia } from './media';
+import { mediaIn } from './places';
 import { loadStills } from './stills';
-import { writeWhole } from './write-whole';
+import { hashOf, type MediaStores } from './store';
 
 const NOW = '2026-11-03T00:00:00Z';
 const JOB = 'demo-alder-bend';
@@ -23,8 +26,10 @@ const PNG = readFileSync('docs/screenshots/desk.png');
 let folder: string;
 let db: Database;
 let inspection: Inspection;
+let stores: MediaStores;
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'chert-'));
+  stores = mediaIn(folder);
   db = openDatabase(join(folder, 'chert.db'));
   const read = readInspectionFile(readFileSync('demo/alder-bend.chert.json', 'utf8'));
   if (!read.ok) throw new Error('demo');
@@ -56,34 +61,35 @@ describe('stills and voice notes', () => {
     expect(mediaTypeOf(bytes)).toBe(type);
   });
 
-  it('are stored once, found again whole, and never overwritten', () => {
+  it('are stored once, found again whole, and never overwritten', async () => {
     const place = { jobId: JOB, id: '../../evil' };
-    const store = (bytes: Buffer) =>
-      storeMedia(db, folder, place, { type: 'image/png', bytes }, NOW).outcome;
-    expect([store(PNG), store(PNG), store(Buffer.from('x'))]).toEqual([
+    const store = async (bytes: Buffer) =>
+      (await storeMedia(db, stores, place, { type: 'image/png', bytes }, NOW)).outcome;
+    expect([await store(PNG), await store(PNG), await store(Buffer.from('x'))]).toEqual([
       'stored',
       'known',
       'conflict',
     ]);
-    expect(findMedia(db, folder, JOB, place.id)?.bytes.equals(PNG)).toBe(true);
-    expect(findMedia(db, folder, JOB, 'nix')).toBeNull();
-    const [jobFolder] = readdirSync(join(folder, 'media'));
-    expect(readdirSync(join(folder, 'media', jobFolder!))).toEqual([
-      expect.stringMatching(/^[0-9a-f]{40}$/),
+    expect((await findMedia(db, stores, JOB, place.id))?.bytes.equals(PNG)).toBe(true);
+    expect(await findMedia(db, stores, JOB, 'nix')).toBeNull();
+    const files = readdirSync(join(folder, 'media'), { recursive: true });
+    expect(files.sort()).toEqual([
+      hashOf(PNG).slice(0, 2),
+      `${hashOf(PNG).slice(0, 2)}/${hashOf(PNG)}`,
     ]);
   });
 
-  it('leave nothing behind when the disk does not take them', () => {
-    expect(() =>
+  it('leave nothing behind when the disk does not take them', async () => {
+    await expect(
       storeMedia(
         db,
-        join(folder, 'chert.db'),
+        mediaIn(join(folder, 'chert.db')),
         { jobId: JOB, id: 'a' },
         { type: 'image/png', bytes: PNG },
         NOW,
       ),
-    ).toThrow();
-    expect(findMedia(db, folder, JOB, 'a')).toBeNull();
+    ).rejects.toThrow();
+    expect(await findMedia(db, stores, JOB, 'a')).toBeNull();
   });
 });
 
@@ -112,23 +118,24 @@ describe('a file', () => {
 
 describe('a still whose file is gone, or cut short', () => {
   const place = { jobId: JOB, id: 'p1' };
-  const store = () => storeMedia(db, folder, place, { type: 'image/png', bytes: PNG }, NOW).outcome;
-  const pathOf = () => pathOfMedia(folder, JOB, 'p1').file;
+  const store = async () =>
+    (await storeMedia(db, stores, place, { type: 'image/png', bytes: PNG }, NOW)).outcome;
+  const pathOf = () => placeOfContent(folder, hashOf(PNG));
 
   it('says so where it stood, is no still of a report, and comes back when it is sent again', async () => {
-    expect(store()).toBe('stored');
+    expect(await store()).toBe('stored');
     for (const spoil of [
       () => rmSync(pathOf()),
       () => writeFileSync(pathOf(), PNG.subarray(0, 99)),
     ]) {
       spoil();
-      expect(findMedia(db, folder, JOB, 'p1')).toBeNull();
-      const shown = answerMedia(db, folder, JOB, 'p1', 'private');
+      expect(await findMedia(db, stores, JOB, 'p1')).toBeNull();
+      const shown = await answerMedia(db, stores, JOB, 'p1', 'private');
       expect([shown.status, shown.headers.get('content-type')]).toEqual([410, 'image/svg+xml']);
       expect(await shown.text()).toContain('This still is gone');
-      expect(loadStills(db, folder, JOB, ['p1']).size).toBe(0);
-      expect(store()).toBe('stored');
-      expect(findMedia(db, folder, JOB, 'p1')?.bytes.equals(PNG)).toBe(true);
+      expect((await loadStills(db, stores, JOB, ['p1'])).size).toBe(0);
+      expect(await store()).toBe('stored');
+      expect((await findMedia(db, stores, JOB, 'p1'))?.bytes.equals(PNG)).toBe(true);
     }
   });
 });
