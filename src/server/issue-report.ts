@@ -25,7 +25,7 @@ import { type Issued, type IssuedFile, listIssued, loadFrozen, storeIssued, TREE
 import { revOf } from './jobs';
 import { loadStills, type PdfStills } from './media/stills';
 import { hashOf, type MediaStores } from './media/store';
-import { loadPreferences } from './preferences';
+import { firmFor } from './signer';
 
 /** Prints blocks as PDF; given in, so that the server does not know the printer. */
 export type Print = (wishes: {
@@ -131,7 +131,7 @@ export async function issueReport(
   if (latest && !wish.reason)
     throw new Refusal(400, 'no-reason', 'Say why the report is amended: the new version tells it.');
   const edits = editsOfIssue(stored, found, wish, openPoints(found, wish));
-  const inspection = withFirm(applyEdits(stored, edits), loadPreferences(db).firm);
+  const inspection = withFirm(applyEdits(stored, edits), firmFor(db, stored.job));
   const assessment = assessed(inspection);
   const number = (latest?.number ?? 0) + 1;
   const issuedAt = nowOf(inspection, nowMs);

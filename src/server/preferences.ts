@@ -8,7 +8,7 @@ import { prepared } from './prepared';
 const last = new Map<string, { readonly body: string; readonly preferences: Preferences }>();
 
 /** The parts that each inspector of a firm sets alone. */
-const OWN = new Set<string>(['equipment', 'ownWords'] satisfies (keyof Preferences)[]);
+const OWN = new Set<string>(['equipment', 'ownWords', 'signing'] satisfies (keyof Preferences)[]);
 
 /** The parts that only the owner of a firm sets: how long what is kept. */
 const OWNERS = new Set<string>(['keepMonths', 'backups'] satisfies (keyof Preferences)[]);

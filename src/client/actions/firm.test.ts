@@ -26,6 +26,15 @@ describe('the firm as its form says it', () => {
     expect(read({ 'text-terms': 'New.', 'text-reliance': '' }, before).textsOn).toBe('2026-11-28');
   });
 
+  it('keeps the words of states, of the day on which they were said', () => {
+    const first = read({ 'state-OR': 'Of Oregon.', 'state-TX': '' });
+    expect(first).toEqual({ stateTexts: { OR: 'Of Oregon.' }, textsOn: '2026-11-28' });
+    const before: Firm = { ...first, textsOn: '2025-01-02' };
+    expect(read({ 'state-OR': 'Of Oregon.' }, before).textsOn).toBe('2025-01-02');
+    expect(read({}, before)).toEqual({ textsOn: '2026-11-28' });
+    expect(firmSchema.validate(first).error).toBeUndefined();
+  });
+
   it('passes the check of the server, pictures and all', () => {
     const logo = 'data:image/png;base64,iVBORw0KGgo=';
     const firm = read({ name: 'Marlpit' }, {}, { logo, signature: null });

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
-import { CHERT_TEXTS, type Firm } from '../model/firm/firm';
-import { withFirm } from '../model/firm/with-firm';
 import type { Inspection } from '../model/job/inspection';
-import { CLAY, inspectionOf, MAIN_AT_60, runOf, type Said } from '../testing/build';
+import { type Said } from '../testing/build';
 import { demoInspection } from '../testing/demo-inspections';
+import { blocksOf, jobOf, listOf, of, roots } from '../testing/report-blocks';
 import { defect } from '../testing/rules';
 import type { Block } from './block';
 import { composeReport } from './compose';
@@ -13,101 +12,6 @@ import { freezeReport } from './frozen';
 import { liftFrozen } from './lift-frozen';
 import { listStills } from './stills';
 
-const FIRM: Firm = {
-  name: 'Marlpit Sewer Scopes',
-  phone: '555-0140',
-  license: 'HI-00000',
-  inspector: 'R. Vale',
-  texts: { terms: 'Ours.\nTwo lines.', reliance: '' },
-  textsOn: '2026-11-28',
-};
-const YARD: Said = { kind: 'zone', zone: 'yard', side: 'far', readingFt: 0 };
-const roots = (readingFt: number, extentRatio = 0.2, more = {}): Said =>
-  defect('roots', { readingFt, extentRatio, locus: 'joint', ...more });
-const jobOf = (said: readonly Said[], change: (one: Inspection) => Inspection = (one) => one) =>
-  assess(change(inspectionOf([runOf([CLAY, YARD, ...said, MAIN_AT_60])])));
-const blocksOf = (...args: Parameters<typeof jobOf>) => composeReport(jobOf(...args)).blocks;
-const of = <K extends Block['kind']>(blocks: readonly Block[], kind: K) =>
-  blocks.filter((block): block is Extract<Block, { kind: K }> => block.kind === kind);
-const listOf = (blocks: readonly Block[], title: string) =>
-  of(blocks, 'list').find((block) => block.title === title)?.items;
-
-describe('who signs', () => {
-  const signed = (one: Inspection) => withFirm(one, FIRM);
-
-  it('stands at the head and the foot, with the firm’s own words and their day', () => {
-    const blocks = blocksOf([], signed);
-    expect(of(blocks, 'masthead')[0]!.firm).toEqual({
-      name: 'Marlpit Sewer Scopes',
-      lines: ['555-0140', 'License HI-00000'],
-      logo: null,
-    });
-    expect(of(blocks, 'signature')).toEqual([
-      expect.objectContaining({ lines: ['License HI-00000', FIRM.name], signedOn: null }),
-    ]);
-    expect(listOf(blocks, 'What was looked at')).toEqual([CHERT_TEXTS.standard]);
-    expect(listOf(blocks, 'Terms')).toEqual([
-      'Ours.',
-      'Two lines.',
-      'These words are of 28 November 2026.',
-    ]);
-    // An empty one is not printed.
-    expect(listOf(blocks, 'For whom this report is')).toBeUndefined();
-  });
-
-  it('is left out cleanly where nobody said it', () => {
-    const blocks = blocksOf([], (one) => ({ ...one, job: { ...one.job, inspector: '' } }));
-    expect(of(blocks, 'masthead')[0]!.firm).toBeNull();
-    expect(of(blocks, 'signature')).toEqual([]);
-    expect(JSON.stringify(blocks)).not.toMatch(/undefined|Agent:|Weather:|License [A-Z]/);
-  });
-
-  it('a job’s own firm stands over that of today', () => {
-    const kept = { ...inspectionOf([]), settings: { firm: { name: 'Before' } } };
-    expect(withFirm(kept, FIRM).settings.firm).toEqual({ name: 'Before' });
-    expect(withFirm(kept, undefined)).toBe(kept);
-  });
-
-  it('says for whom, when, with whom, in what weather and with what', () => {
-    const items = listOf(
-      composeReport(assess(demoInspection('alder-bend'))).blocks,
-      'How it was inspected',
-    )!;
-    expect(items.slice(0, 6)).toEqual([
-      'For The Okafor family.',
-      'Agent: T. Penhallow.',
-      'Looked at on 3 November 2026, from 9:10 am.',
-      'Present: the buyer.',
-      'Weather: dry, 61 °F; light rain two days before.',
-      'Equipment: push camera, standard head, skid.',
-    ]);
-  });
-
-  it('puts a signature under no other name', () => {
-    const signature = 'data:image/png;base64,iVBORw0KGgo=';
-    const imageFor = (inspector: string) =>
-      of(
-        blocksOf([], (one) =>
-          withFirm({ ...one, job: { ...one.job, inspector } }, { ...FIRM, signature }),
-        ),
-        'signature',
-      )[0]!.image;
-    expect(imageFor('R. Vale')).toBe(signature);
-    expect(imageFor('')).toBe(signature);
-    expect(imageFor('S. Other')).toBeNull();
-  });
-
-  it('signs on the day of issue, and not before', () => {
-    const frozen = freezeReport(jobOf([], signed), {
-      number: 1,
-      issuedAt: '2026-11-30T09:00:00-08:00',
-      reason: '',
-      before: null,
-      stills: [],
-    });
-    expect(of(frozen.documents.buyer, 'signature')[0]!.signedOn).toBe('2026-11-30');
-  });
-});
 
 describe('findings that are alike', () => {
   const places = (said: readonly Said[], change?: (one: Inspection) => Inspection) =>

@@ -2,7 +2,15 @@ import { sayList } from '../base/numbers';
 import type { WaterAtStart } from '../catalogue/vocabulary';
 import type { Assessment } from '../judge/assessment';
 import type { Lateral } from '../lateral/lateral';
-import { contactLine, type Firm, FIRM_TEXT_TITLES, FIRM_TEXTS, firmText } from '../model/firm/firm';
+import {
+  contactLine,
+  type Firm,
+  FIRM_TEXT_TITLES,
+  FIRM_TEXTS,
+  firmText,
+  type Signing,
+  stateText,
+} from '../model/firm/firm';
 import type { Inspection } from '../model/job/inspection';
 import type { Block, ListBlock, MastheadBlock, SignatureBlock } from './block';
 import { dayOf, sayClock, sayDay, sayLongDay } from './calendar';
@@ -90,35 +98,46 @@ export function composeWho({ inspection, lateral, branches }: Assessment): strin
   ];
 }
 
-/** Who signs; nothing where nobody is named. */
-export function composeSignature({ inspection, settings: { firm } }: Assessment): SignatureBlock[] {
-  const name = inspection.job.inspector || firm.inspector || firm.name;
-  if (!name) return [];
-  const lines = [
-    ...(firm.license ? [`License ${firm.license}`] : []),
-    ...(firm.name && firm.name !== name ? [firm.name] : []),
-  ];
-  // A signature is one person's: it stands under no other name.
-  const isTheirs = firm.inspector === undefined || firm.inspector === name;
-  const image = isTheirs ? (firm.signature ?? null) : null;
-  return [{ kind: 'signature', name, lines, image, signedOn: null }];
+/** What somebody signs with. A license and a signature are one person's: they stand under no other name. */
+function signingOf({ signer, inspector, license, signature }: Firm, name: string): Signing {
+  const firms = {
+    ...(license === undefined ? {} : { license }),
+    ...(signature === undefined ? {} : { signature }),
+  };
+  const isFirms = inspector === undefined ? signer === undefined : inspector === name;
+  return { ...(isFirms ? firms : {}), ...(signer?.name === name ? signer : {}) };
 }
 
-/** The standard, limits, reliance and terms, in the firm's words or Chert's, with the day of their version. */
-export function composeFirmTexts({ settings: { firm } }: Assessment): Block[] {
-  const parts = FIRM_TEXTS.flatMap((part): ListBlock[] => {
-    const text = firmText(firm, part);
-    return text === null
-      ? []
-      : [
-          {
-            kind: 'list',
-            title: FIRM_TEXT_TITLES[part],
-            items: text.split(/\n+/).filter((line) => line.trim() !== ''),
-            isRecord: true,
-          },
-        ];
-  });
+/** Who signs; nothing where nobody is named. */
+export function composeSignature({ inspection, settings: { firm } }: Assessment): SignatureBlock[] {
+  const name = inspection.job.inspector || firm.signer?.name || firm.inspector || firm.name;
+  if (!name) return [];
+  const { license, signature } = signingOf(firm, name);
+  const lines = [
+    ...(license ? [`License ${license}`] : []),
+    ...(firm.name && firm.name !== name ? [firm.name] : []),
+  ];
+  return [{ kind: 'signature', name, lines, image: signature ?? null, signedOn: null }];
+}
+
+const linesOf = (text: string) => text.split(/\n+/).filter((line) => line.trim() !== '');
+const recordOf = (title: string, text: string): ListBlock => ({
+  kind: 'list',
+  title,
+  items: linesOf(text),
+  isRecord: true,
+});
+
+/** The standard, limits, reliance and terms, in the firm's words or Chert's, and what the house's state asks for, with their day. */
+export function composeFirmTexts({ inspection, settings: { firm } }: Assessment): Block[] {
+  const ofState = stateText(firm, inspection.property.address);
+  const parts = [
+    ...FIRM_TEXTS.flatMap((part) => {
+      const text = firmText(firm, part);
+      return text === null ? [] : [recordOf(FIRM_TEXT_TITLES[part], text)];
+    }),
+    ...(ofState ? [recordOf(`In ${ofState.name}`, ofState.text)] : []),
+  ];
   const last = parts.at(-1);
   return !last || firm.textsOn === undefined ? parts : [...parts.slice(0, -1), dated(last, firm)];
 }

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { flag, length, line, words } from '../base/joi';
-import { firmSchema } from '../model/firm/firm.schema';
+import { firmSchema, signingSchema } from '../model/firm/firm.schema';
 import { judgementSchema } from '../model/job/judgement.schema';
 import { lensFields } from '../model/log/still-measure.schema';
 import { priceBookSchema } from '../model/prices/price-book.schema';
@@ -34,6 +34,7 @@ export const preferencesSchema = Joi.object({
     .required(),
   judgement: judgementSchema,
   firm: firmSchema,
+  signing: signingSchema,
   priceBooks: Joi.array().items(priceBookSchema).max(100),
   hours: hoursSchema,
   keepMonths: Joi.number().integer().min(3).max(240).allow(null),

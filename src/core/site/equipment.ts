@@ -1,4 +1,4 @@
-import type { Firm } from '../model/firm/firm';
+import type { Firm, Signing } from '../model/firm/firm';
 import { type Judgement } from '../model/job/judgement';
 import type { Lens } from '../model/log/still-measure';
 import { type PriceBook } from '../model/prices/price-book';
@@ -45,6 +45,8 @@ export type Preferences = {
   readonly hours?: Hours;
   /** Months after which voice notes and recordings of issued jobs are removed; absent or `null`: never. */
   readonly keepMonths?: number | null;
+  /** What an inspector of a firm signs with; absent: the firm's own. */
+  readonly signing?: Signing;
   /** When backups are made, and how many stay; absent: as Chert would. */
   readonly backups?: Backups;
 };

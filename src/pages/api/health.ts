@@ -1,8 +1,8 @@
 import { database, dataFolder } from '#server/database';
 import { lookAtHealth } from '#server/health';
-import { mediaStores } from '#server/media/places';
 import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
+import { mediaStores } from '#server/media/places';
 import { hasOwner } from '#server/people/accounts';
 
 /** Whether Chert has people; not, where its database cannot be asked. */

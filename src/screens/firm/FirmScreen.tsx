@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { type FirmPictures, readFirm } from '#client/actions/firm';
 import { sendJson } from '#client/api';
+import { troublesOf } from '#client/say-sent';
 import { localDay } from '#client/time';
 import { CHERT_TEXTS, type Firm, FIRM_TEXT_TITLES, FIRM_TEXTS } from '#core/model/firm/firm';
 import { sayLongDay } from '#core/report/calendar';
@@ -8,14 +9,19 @@ import { Field, Troubles } from '../shared/Fields';
 import { Form } from '../shared/Form';
 import type { Typed } from '../shared/form-data';
 import form from '../shared/form.module.css';
+import { PictureField } from '../shared/PictureField';
 import { useReady } from '../shared/useReady';
 import styles from './FirmScreen.module.css';
-import { PictureField } from './PictureField';
+import { StateTexts } from './StateTexts';
 
-type Props = { readonly firm: Firm | undefined };
+type Props = {
+  readonly firm: Firm | undefined;
+  /** Whether Chert has people: each then signs with what stands on their own account. */
+  readonly hasPeople: boolean;
+};
 
 /** Who signs the reports: what matters first, the rest when somebody likes. */
-export const FirmScreen = memo(function FirmScreen({ firm = {} }: Props) {
+export const FirmScreen = memo(function FirmScreen({ firm = {}, hasPeople }: Props) {
   const ready = useReady();
   const [stored, setStored] = useState(firm);
   const [pictures, setPictures] = useState<FirmPictures>({
@@ -33,15 +39,8 @@ export const FirmScreen = memo(function FirmScreen({ firm = {} }: Props) {
     const wanted = readFirm(typed, pictures, stored, localDay(new Date()));
     const sent = await sendJson('PATCH', '/api/preferences', { firm: wanted });
     setSaved(sent.state === 'ok');
-    if (sent.state === 'ok') {
-      setStored(wanted);
-      setTrouble([]);
-    } else
-      setTrouble([
-        sent.state === 'refused'
-          ? sent.message
-          : 'Chert’s server does not answer. Nothing you typed is lost; try again.',
-      ]);
+    setTrouble(troublesOf(sent));
+    if (sent.state === 'ok') setStored(wanted);
   };
 
   return (
@@ -61,7 +60,10 @@ export const FirmScreen = memo(function FirmScreen({ firm = {} }: Props) {
         </section>
         <section className={styles['part']} aria-labelledby="pictures-title">
           <h2 id="pictures-title">Logo and signature</h2>
-          <p>The signature is printed under your name, and under no other inspector’s.</p>
+          <p>
+            License and signature stand under your name, and under no other inspector’s.
+            {hasPeople && ' Each inspector keeps their own under “Your account”.'}
+          </p>
           <div className={styles['grid']}>
             <PictureField label="Logo" url={pictures.logo} onPicture={setPicture('logo')} />
             <PictureField
@@ -90,6 +92,7 @@ export const FirmScreen = memo(function FirmScreen({ firm = {} }: Props) {
             </div>
           ))}
         </section>
+        <StateTexts texts={stored.stateTexts} />
         <Troubles list={trouble} />
         <div className={styles['acts']}>
           <button className={form['act']} type="submit">

@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { ulid } from 'ulid';
 import { sendJson } from '#client/api';
+import { troublesOf } from '#client/say-sent';
 import { localDay } from '#client/time';
 import { sayFault } from '#core/base/fault';
 import {
@@ -31,15 +32,8 @@ export const PricesScreen = memo(function PricesScreen({ preferences }: Props) {
   const keep = async (next: readonly PriceBook[], word: string): Promise<boolean> => {
     const sent = await sendJson('PATCH', '/api/preferences', { priceBooks: next });
     setSaid('');
-    if (sent.state !== 'ok') {
-      setTrouble([
-        sent.state === 'refused'
-          ? sent.message
-          : 'Chert’s server does not answer. Nothing you typed is lost; try again.',
-      ]);
-      return false;
-    }
-    setTrouble([]);
+    setTrouble(troublesOf(sent));
+    if (sent.state !== 'ok') return false;
     setBooks(next);
     setSaid(word);
     return true;

@@ -3,6 +3,7 @@ import { reportActions } from '#client/actions/report';
 import { assessed } from '#core/assess';
 import { countWaiting } from '#core/judge/waiting';
 import type { Firm } from '#core/model/firm/firm';
+import { missesState } from '#core/model/firm/firm';
 import { withFirm } from '#core/model/firm/with-firm';
 import type { StoredJob } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
@@ -132,6 +133,12 @@ export const ReportScreen = memo(function ReportScreen(props: Props) {
         <fieldset className={styles['tools']} disabled={!ready}>
           <legend className="hidden-visually">Issue, word and hand on</legend>
           <Panel id="issue" title="Issue" count={versions.length}>
+            {missesState(assessment.settings.firm, inspection.property.address) && (
+              <p>
+                The address names no state, so none of your states’ words are printed. Add it to the
+                address on <a href={`/jobs/${encodeURIComponent(id)}/site`}>Site</a>.
+              </p>
+            )}
             {isOurs ? (
               <Issue
                 jobId={id}

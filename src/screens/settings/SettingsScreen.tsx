@@ -6,6 +6,7 @@ import { hoursFromFields, hoursToFields } from '#client/actions/hours-fields';
 import { fromFields, toFields } from '#client/actions/judgement-fields';
 import { MAYBE_NUMBER, type SettingsFields } from '#client/actions/settings-fields';
 import { sendJson } from '#client/api';
+import { troublesOf } from '#client/say-sent';
 import { faultsFromJoi } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
 import { sameJson } from '#core/model/job/edits';
@@ -125,17 +126,11 @@ export const SettingsScreen = memo(function SettingsScreen({
       ),
     );
     const sent = await sendJson('PATCH', '/api/preferences', changed);
+    setTrouble(troublesOf(sent));
     if (sent.state === 'ok') {
-      setTrouble([]);
       setKept(true);
       setOnServer({ ...onServer, ...wanted });
       setStored({ ...stored, ...wanted });
-    } else {
-      const message =
-        sent.state === 'refused'
-          ? sent.message
-          : 'Chert’s server does not answer. Nothing you typed is lost; try again.';
-      setTrouble([message]);
     }
   });
   const number = { valueAsNumber: true } as const;

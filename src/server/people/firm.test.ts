@@ -6,6 +6,7 @@ import { storeEdits } from '../edits';
 import { listHistory } from '../history';
 import { storeInspection } from '../inspections';
 import { changePreferences, loadPreferences } from '../preferences';
+import { firmFor } from '../signer';
 import { freshDatabase } from '../testing/fresh-database';
 import { closeAccount, createAccount, setPassword } from './accounts';
 import { findByFeed, makeFeed } from './feed';
@@ -44,6 +45,20 @@ describe('in a firm', () => {
     expect(set).toThrow(expect.objectContaining({ status: 404 }) as never);
     changePreferences(its.db, { firm }, () => undefined, signIn(owner));
     expect(loadPreferences(its.db, who)).toMatchObject({ firm, ownWords: words });
+  });
+  it('a report is signed with what its own inspector signs with', () => {
+    const signing = { license: 'HI-7' };
+    changePreferences(its.db, { signing }, () => undefined, signIn(ann));
+    changePreferences(its.db, { firm: { name: 'Marlpit' } }, () => undefined, signIn(owner));
+    const anns = { ...alder.job, assignedTo: ann };
+    const firm = firmFor(its.db, anns);
+    expect(firm).toEqual({ name: 'Marlpit', signer: { name: 'Ann', license: 'HI-7' } });
+    // The same while nothing was changed: what was worked out of it stands.
+    expect(firmFor(its.db, anns)).toBe(firm);
+    expect(firmFor(its.db, { ...anns, assignedTo: owner })?.signer).toEqual({ name: 'Olive' });
+    expect(firmFor(its.db, alder.job)).toEqual({ name: 'Marlpit' });
+    changePreferences(its.db, { signing: {} }, () => undefined, signIn(ann));
+    expect(firmFor(its.db, anns)?.signer).toEqual({ name: 'Ann' });
   });
   it('a new job is the inspector’s who books it, the office’s is nobody’s yet', () => {
     expect(ownedBy(alder, signIn(ann)).job.assignedTo).toBe(ann);

@@ -1,9 +1,14 @@
+import { type State, stateOf, STATES } from './states';
+
 /** A picture kept as text: "data:image/png;base64,…". */
 export type PictureUrl = string;
 
 /** The parts of what a firm has to say of its inspections, in the order in which they are printed. */
 export const FIRM_TEXTS = ['standard', 'limits', 'reliance', 'terms'] as const;
 export type FirmText = (typeof FIRM_TEXTS)[number];
+
+/** What one inspector signs with. */
+export type Signing = { readonly license?: string; readonly signature?: PictureUrl };
 
 /** Who inspects and signs: printed in every report, as far as it is filled in. */
 export type Firm = {
@@ -19,8 +24,12 @@ export type Firm = {
   readonly signature?: PictureUrl;
   /** The firm's or the state's own words, where they are not Chert's; an empty one is not printed. */
   readonly texts?: Partial<Readonly<Record<FirmText, string>>>;
+  /** What a state asks to be said on top, printed where a house's address names that state. */
+  readonly stateTexts?: Partial<Readonly<Record<State, string>>>;
   /** The day on which the texts were last changed: their version. */
   readonly textsOn?: string;
+  /** Whose job it is, in a firm of several inspectors, and what they sign with; absent: the firm's own. */
+  readonly signer?: Signing & { readonly name: string };
 };
 
 export const FIRM_TEXT_TITLES: Readonly<Record<FirmText, string>> = {
@@ -47,6 +56,20 @@ export function firmText({ texts = {} }: Firm, part: FirmText): string | null {
   const said = texts[part] ?? CHERT_TEXTS[part];
   return said.trim() === '' ? null : said;
 }
+
+/** What a firm says on top in the state of an address, with the state's name; `null` where it says nothing. */
+export function stateText(
+  { stateTexts = {} }: Firm,
+  address: string,
+): { readonly name: string; readonly text: string } | null {
+  const state = stateOf(address);
+  const text = state === null ? undefined : stateTexts[state]?.trim();
+  return state === null || !text ? null : { name: STATES[state], text };
+}
+
+/** Whether a firm has words for states and an address names none: nobody can tell whether they belong in. */
+export const missesState = ({ stateTexts = {} }: Firm, address: string): boolean =>
+  Object.keys(stateTexts).length > 0 && stateOf(address) === null;
 
 /** A firm's name and what reaches it, in one line ("12 Hill Road · 555 0100 · office@hill.example"). */
 export const contactLine = ({ address, phone, email }: Firm): string =>

@@ -2,7 +2,6 @@ import { ulid } from 'ulid';
 import { readInspectionFile } from '#core/interchange/inspection-file';
 import { safeIdOf } from '#core/interchange/safe-ids';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseFaults } from '#server/http/answer';
 import { readBytes, readText } from '#server/http/body';
@@ -11,6 +10,7 @@ import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
 import { storeInspection } from '#server/inspections';
 import { storeMedia } from '#server/media/media';
+import { mediaStores } from '#server/media/places';
 import { ownedBy } from '#server/people/own-job';
 import { unpackJob } from '#server/zip';
 

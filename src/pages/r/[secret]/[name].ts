@@ -1,12 +1,12 @@
 import { stillsOf } from '#core/report/block';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { sendFile } from '#server/http/file';
 import { answerMedia } from '#server/http/media';
 import { refuseMethod } from '#server/http/params';
 import { findIssuedFile, listIssued, loadFrozen } from '#server/issued';
+import { mediaStores } from '#server/media/places';
 import { findShared } from '#server/shares';
 
 const STILL = /^still-(.+)$/;

@@ -5,19 +5,20 @@ import { composeDocuments, READERS, withMore } from '#core/report/documents';
 import { drawForReport } from '#core/report/frozen';
 import { chooseStills } from '#core/report/stills';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
 import { compareWithEarlier } from '#server/issue-report';
-import { loadPreferences } from '#server/preferences';
+import { mediaStores } from '#server/media/places';
 import { loadStills } from '#server/media/stills';
+import { firmFor } from '#server/signer';
 import { printPdf } from '../../../../pdf/print-pdf';
 
 /** The report as it stands, as PDF: a draft, and says so on each page. */
 export const GET = endpoint(async (context) => {
-  const inspection = withFirm(knownInspection(context), loadPreferences(database()).firm);
+  const known = knownInspection(context);
+  const inspection = withFirm(known, firmFor(database(), known.job));
   const wanted = context.url.searchParams.get('reader') ?? 'buyer';
   const reader = READERS.find((one) => one === wanted);
   if (!reader) throw refuseUnknown('reader of a report');

@@ -5,12 +5,12 @@ import { writeObservations } from '#core/interchange/observations-csv';
 import { withFileIds } from '#core/interchange/safe-ids';
 import { writeChapters } from '#core/interchange/webvtt';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { type FileOut, safeName, sendFile } from '#server/http/file';
 import { knownInspection, refuseMethod } from '#server/http/params';
 import { findFileIds } from '#server/jobs';
+import { mediaStores } from '#server/media/places';
 import { packJob } from '#server/zip';
 
 /** The job in open formats, by the name of the file. */

@@ -2,7 +2,6 @@ import Joi from 'joi';
 import { faultsFromJoi } from '#core/base/fault';
 import { line, VALIDATION } from '#core/base/joi';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
@@ -11,6 +10,7 @@ import { BODY_LIMITS } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { issueReport, type IssueWish } from '#server/issue-report';
 import { listIssued } from '#server/issued';
+import { mediaStores } from '#server/media/places';
 import { printPdf } from '../../../../../pdf/print-pdf';
 
 const schema = Joi.object<IssueWish>({

@@ -1,7 +1,6 @@
 import { mediaTypeOf, videoTypeOf } from '#core/interchange/media-type';
 import { pieceOf } from '#core/interchange/recording-piece';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { noteDeed } from '#server/deeds';
 import { answer, Refusal, refuseConflict } from '#server/http/answer';
 import { readBytes } from '#server/http/body';
@@ -10,6 +9,7 @@ import { BODY_LIMITS } from '#server/http/limits';
 import { answerMedia } from '#server/http/media';
 import { knownJobId, refuseMethod } from '#server/http/params';
 import { storeMedia } from '#server/media/media';
+import { mediaStores } from '#server/media/places';
 
 /** The type of what was sent: a piece in the middle of a recording tells none by itself. */
 function typeOf(id: string, bytes: Uint8Array): string | null {

@@ -1,10 +1,10 @@
 import { readRange } from '#core/interchange/recording-piece';
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { answer, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { MEGABYTE } from '#server/http/limits';
 import { knownJobId, refuseMethod } from '#server/http/params';
+import { mediaStores } from '#server/media/places';
 import {
   findRecording,
   frontOf,

@@ -1,8 +1,8 @@
 import { database } from '#server/database';
-import { mediaStores } from '#server/media/places';
 import { Refusal, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { knownJobId, refuseMethod } from '#server/http/params';
+import { mediaStores } from '#server/media/places';
 import { findRecording, readClip, whereGone } from '#server/media/recordings';
 
 /** The longest clip, ms: it is made in memory. */

@@ -1,7 +1,6 @@
 import { useId, useState } from 'react';
 import { smallPicture } from '#client/small-picture';
-import form from '../shared/form.module.css';
-import styles from './FirmScreen.module.css';
+import form from './form.module.css';
 
 type Props = {
   readonly label: string;
@@ -25,7 +24,7 @@ export function PictureField({ label, url, onPicture }: Props) {
   return (
     <div className={form['field']}>
       <label htmlFor={id}>{label}</label>
-      {url && <img className={styles['picture']} src={url} alt={`${label}, as it is printed`} />}
+      {url && <img className={form['picture']} src={url} alt={`${label}, as it is printed`} />}
       <input
         id={id}
         type="file"
