@@ -12,7 +12,6 @@ import { freezeReport } from './frozen';
 import { liftFrozen } from './lift-frozen';
 import { listStills } from './stills';
 
-
 describe('findings that are alike', () => {
   const places = (said: readonly Said[], change?: (one: Inspection) => Inspection) =>
     of(blocksOf(said, change), 'finding').map(({ places: all }) => all.map(({ number }) => number));

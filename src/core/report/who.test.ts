@@ -9,7 +9,6 @@ import { blocksOf, jobOf, listOf, of } from '../testing/report-blocks';
 import { composeReport } from './compose';
 import { freezeReport } from './frozen';
 
-
 const FIRM: Firm = {
   name: 'Marlpit Sewer Scopes',
   phone: '555-0140',
