@@ -6,11 +6,14 @@ import {
   type Desk,
   type DeskCard,
   type JobSummary,
+  whoseIs,
 } from '#core/desk/desk';
 import type { Assessment } from '#core/judge/assessment';
+import type { Person } from '#core/office/roles';
 import { loadInspection } from './inspections';
 import { findJobs, jobsAtWork, revOf } from './jobs';
 import { localDay } from './local-day';
+import { namesOfPeople } from './people/accounts';
 
 /** The most rows of the list below; a search narrows it. */
 const MOST_ROWS = 200;
@@ -42,10 +45,20 @@ function assessSafely(db: Database, jobId: string): Assessment | null {
   }
 }
 
-/** Reads the Desk: jobs at work in order of their appointments, and all jobs below. */
-export function readDesk(db: Database, now: Date, query: string): Desk {
+/**
+ * Reads the Desk: jobs at work in order of their appointments, and all jobs below. An inspector of a firm has only
+ * their own at work: forty others' would hide them.
+ */
+export function readDesk(db: Database, now: Date, query: string, who: Person | null = null): Desk {
   const today = localDay(now);
+  const names = who ? namesOfPeople(db) : new Map<string, string>();
+  const isOwn = who?.role === 'inspector';
   const { jobs, total } = findJobs(db, query, MOST_ROWS);
-  const cards = jobsAtWork(db, today, MOST_CARDS).map((job) => cardOf(db, job, today));
-  return { cards, rows: jobs.map(composeRow), total };
+  const atWork = jobsAtWork(db, today, MOST_CARDS, isOwn ? who.id : null);
+  return {
+    cards: atWork.map((job) => ({ ...cardOf(db, job, today), ...whoseIs(job, who, names) })),
+    rows: jobs.map((job) => ({ ...composeRow(job), ...whoseIs(job, who, names) })),
+    total,
+    isOwn,
+  };
 }

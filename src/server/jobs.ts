@@ -108,7 +108,7 @@ export function bringBack(db: Database, id: string): boolean {
 }
 
 /** What the list tells of a job, from what is counted beside it. */
-const SUMMARY = `id, title, client, scheduled_for AS scheduledFor, period_ends_on AS periodEndsOn,
+const SUMMARY = `id, title, client, scheduled_for AS scheduledFor, period_ends_on AS periodEndsOn, assigned_to AS assignedTo,
   (SELECT count(*) FROM runs WHERE runs.job_id = jobs.id) AS runCount,
   (SELECT count(*) FROM entries WHERE entries.job_id = jobs.id) AS entryCount,
   (SELECT max(number) FROM issued WHERE issued.job_id = jobs.id) AS issuedNumber,
@@ -165,14 +165,22 @@ const summaryOf = (db: Database, id: string): JobSummary =>
  * The jobs at work on a day, the next appointment first: those whose inspection period, or own day, is not over.
  *
  * @param today `YYYY-MM-DD`.
+ * @param personId whose jobs alone; `null`: everybody's.
  */
-export function jobsAtWork(db: Database, today: string, most: number): JobSummary[] {
-  return prepared<[string], { id: string; scheduledFor: string }>(
+export function jobsAtWork(
+  db: Database,
+  today: string,
+  most: number,
+  personId: string | null = null,
+): JobSummary[] {
+  const asked = personId === null ? [today] : [today, personId];
+  return prepared<string[], { id: string; scheduledFor: string }>(
     db,
     `SELECT id, scheduled_for AS scheduledFor FROM jobs
-     WHERE removed_at IS NULL AND coalesce(period_ends_on, substr(scheduled_for, 1, 10)) >= ?`,
+     WHERE removed_at IS NULL AND coalesce(period_ends_on, substr(scheduled_for, 1, 10)) >= ?
+       ${personId === null ? '' : 'AND assigned_to = ?'}`,
   )
-    .all(today)
+    .all(...asked)
     .sort((a, b) => Date.parse(a.scheduledFor) - Date.parse(b.scheduledFor))
     .slice(0, most)
     .map(({ id }) => summaryOf(db, id));

@@ -5,7 +5,7 @@ import { checkInspection } from '../interchange/inspection-file';
 import { type Booking, startInspection } from '../model/job/booking';
 import { checkBooking } from '../model/job/booking.schema';
 import { assessmentOf, inspectionOf } from '../testing/build';
-import { composeCard, composeRow, type JobSummary } from './desk';
+import { composeCard, composeRow, type JobSummary, whoseIs } from './desk';
 import { sayBackup } from './say-backup';
 
 const job: JobSummary = {
@@ -18,6 +18,7 @@ const job: JobSummary = {
   entryCount: 9,
   issuedNumber: null,
   issuedAt: null,
+  assignedTo: null,
 };
 const waits = (changes: Partial<JobSummary>, assessment = assessmentOf([])) =>
   composeCard({ ...job, ...changes }, assessment, '2026-11-03').waits;
@@ -51,6 +52,17 @@ describe('the Desk', () => {
     expect(
       composeCard({ ...job, periodEndsOn: null }, assessmentOf([]), '2026-11-04'),
     ).toMatchObject({ isToday: false, daysLeft: null, periodEnds: null });
+  });
+
+  it('says whose a job is in a firm, and to whom it is shown to take off the list', () => {
+    const names = new Map([['a', 'Ann']]);
+    const ann = { id: 'a', name: 'Ann', role: 'inspector' } as const;
+    const office = { id: 'o', name: 'Cleo', role: 'office' } as const;
+    const anns = { ...job, assignedTo: 'a' };
+    expect(whoseIs(anns, null, names)).toEqual({ whose: null, mayRemove: true });
+    expect(whoseIs(anns, ann, names)).toEqual({ whose: 'yours', mayRemove: true });
+    expect(whoseIs(anns, office, names)).toEqual({ whose: 'Ann', mayRemove: true });
+    expect(whoseIs(job, ann, names)).toEqual({ whose: 'nobody’s yet', mayRemove: false });
   });
 
   it('lists any job in a line', () => {

@@ -1,6 +1,7 @@
 import { plainText } from '../base/plain-text';
 import type { Assessment } from '../judge/assessment';
 import { NO_HOLIDAYS } from '../model/job/report-options';
+import { hasRight, type Person } from '../office/roles';
 import { sayDay, workingDaysLeft } from '../report/calendar';
 import { OVERALL_WORDS } from '../report/words';
 
@@ -16,6 +17,8 @@ export type JobSummary = {
   /** The latest issued version of its report and when; `null` while none is. */
   readonly issuedNumber: number | null;
   readonly issuedAt: string | null;
+  /** The account of the inspector whose it is; `null`: nobody's yet, or Chert has no people. */
+  readonly assignedTo: string | null;
 };
 
 /** A job that is at work: its inspection period still runs, or it is still to be scoped. */
@@ -46,11 +49,39 @@ export type DeskRow = {
   readonly periodEnds: string;
 };
 
-export type Desk = {
-  readonly cards: readonly DeskCard[];
-  readonly rows: readonly DeskRow[];
-  readonly total: number;
+/** What a firm's list says of a job on top. */
+type Whose = {
+  /** Whose it is, in words; `null` where Chert has no people. */
+  readonly whose: string | null;
+  /** Whether whoever looks may take it off the list. */
+  readonly mayRemove: boolean;
 };
+
+export type Desk = {
+  readonly cards: readonly (DeskCard & Whose)[];
+  readonly rows: readonly (DeskRow & Whose)[];
+  readonly total: number;
+  /** Whether the cards are those of whoever looks alone. */
+  readonly isOwn: boolean;
+};
+
+/**
+ * Whose a job is, to whoever looks at it.
+ *
+ * @param names of everybody who has or had an account, by its id.
+ */
+export function whoseIs(
+  { assignedTo }: JobSummary,
+  who: Person | null,
+  names: ReadonlyMap<string, string>,
+): Whose {
+  if (!who) return { whose: null, mayRemove: true };
+  const isTheirs = assignedTo === who.id;
+  return {
+    whose: isTheirs ? 'yours' : ((assignedTo && names.get(assignedTo)) ?? 'nobody’s yet'),
+    mayRemove: hasRight(who.role, 'agree', isTheirs),
+  };
+}
 
 function sayWhen(instant: string): string {
   return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;

@@ -9,6 +9,19 @@ import { type BoardProps, useBoard } from './useBoard';
 
 /** Weekends are shown where something stands on them. */
 const WEEKDAYS = 5;
+/** What a card takes on the screen, and what most screens show, px: other rows are drawn once those stand. */
+const CARD_PX = 90;
+const SCREEN_PX = 1_000;
+
+/** How many rows fill most screens. */
+function countFirst(rows: readonly BoardRow[]): number {
+  let px = 0;
+  const last = rows.findIndex(({ days }) => {
+    px += CARD_PX * Math.max(1, ...days.map(({ cards }) => cards.length));
+    return px > SCREEN_PX;
+  });
+  return last < 0 ? rows.length : last + 1;
+}
 
 /** A week by inspector: jobs as cards that are moved between days and people, by hand or by keys. */
 export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
@@ -42,7 +55,7 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
             </div>
           ))}
         </div>
-        {board.rows.map((row) => (
+        {board.rows.slice(0, ready ? undefined : countFirst(board.rows)).map((row) => (
           <div key={row.crew.id} className={styles['row']} role="row">
             <div role="rowheader">{row.crew.name}</div>
             {row.days.slice(0, shown).map((day) => (

@@ -18,17 +18,20 @@ type Props = {
 /** Jobs at work, all jobs, and the ways to start one. */
 export function DeskPage(props: Props) {
   const { desk, query, backup, links, firstRun, newJob, importFile, practice } = props;
+  const hasPeople = desk.rows.some(({ whose }) => whose !== null);
   return (
     <main className={styles['desk']}>
       <div className={styles['lists']}>
         {firstRun}
         <section aria-labelledby="at-work">
           <h1 id="at-work" className={styles['title']}>
-            At work
+            {desk.isOwn ? 'Your jobs at work' : 'At work'}
           </h1>
           {desk.cards.length === 0 ? (
             <p className={styles['empty']}>
-              Scopes of today and the days to come stand here. Book the first one beside this.
+              {desk.isOwn
+                ? 'Nothing is yours today or in the days to come.'
+                : 'Scopes of today and the days to come stand here. Book the first one beside this.'}
             </p>
           ) : (
             <ul className={styles['cards']}>
@@ -69,6 +72,7 @@ export function DeskPage(props: Props) {
                 <tr>
                   <th scope="col">Property</th>
                   <th scope="col">For</th>
+                  {hasPeople && <th scope="col">Whose</th>}
                   <th scope="col">When</th>
                   <th scope="col">Period ends</th>
                   <th scope="col">Log</th>
@@ -82,6 +86,7 @@ export function DeskPage(props: Props) {
                   <tr key={row.id}>
                     <th scope="row">{row.title}</th>
                     <td>{row.client}</td>
+                    {hasPeople && <td>{row.whose}</td>}
                     <td>{row.when}</td>
                     <td>{row.periodEnds}</td>
                     <td>{row.log}</td>
@@ -92,7 +97,9 @@ export function DeskPage(props: Props) {
                         <a href={`/api/jobs/${encodeURIComponent(row.id)}/file`} download>
                           Export
                         </a>
-                        <a href={`/jobs/${encodeURIComponent(row.id)}/remove`}>Remove</a>
+                        {row.mayRemove && (
+                          <a href={`/jobs/${encodeURIComponent(row.id)}/remove`}>Remove</a>
+                        )}
                       </div>
                     </td>
                   </tr>
@@ -128,7 +135,7 @@ export function DeskPage(props: Props) {
   );
 }
 
-function Card({ card }: { readonly card: DeskCard }) {
+function Card({ card }: { readonly card: Desk['cards'][number] }) {
   const href = `/jobs/${encodeURIComponent(card.id)}`;
   return (
     <li className={styles['card']}>
@@ -137,7 +144,10 @@ function Card({ card }: { readonly card: DeskCard }) {
       </p>
       <div>
         <h2>{card.title}</h2>
-        <p className={styles['client']}>for {card.client}</p>
+        <p className={styles['client']}>
+          for {card.client}
+          {card.whose !== null && ` · ${card.whose}`}
+        </p>
         <p className={styles['waits']} data-blocked={card.blockers > 0}>
           {card.verdict && <strong>{card.verdict}. </strong>}
           {card.waits}

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { noteDeed } from '../deeds';
 import { listOutbox } from '../delivery/outbox';
+import { readDesk } from '../desk';
 import { storeEdits } from '../edits';
 import { listHistory } from '../history';
 import { storeInspection } from '../inspections';
@@ -45,6 +46,28 @@ describe('in a firm', () => {
     expect(set).toThrow(expect.objectContaining({ status: 404 }) as never);
     changePreferences(its.db, { firm }, () => undefined, signIn(owner));
     expect(loadPreferences(its.db, who)).toMatchObject({ firm, ownWords: words });
+  });
+  it('an inspector has their own jobs at work, and reads whose the others are', () => {
+    const put = (id: string, assignedTo?: string) =>
+      storeInspection(
+        its.db,
+        { ...alder, job: { ...alder.job, id, ...(assignedTo ? { assignedTo } : {}) } },
+        NOW,
+      );
+    put('anns', ann);
+    put('olives', owner);
+    put('free');
+    const day = new Date('2026-11-03T12:00:00');
+    const desk = readDesk(its.db, day, '', signIn(ann));
+    expect(desk.cards.map(({ id }) => id)).toEqual(['anns']);
+    expect(new Map(desk.rows.map(({ id, whose }) => [id, whose]))).toEqual(
+      new Map([
+        ['anns', 'yours'],
+        ['olives', 'Olive'],
+        ['free', 'nobody’s yet'],
+      ]),
+    );
+    expect(readDesk(its.db, day, '', signIn(owner)).cards).toHaveLength(3);
   });
   it('a report is signed with what its own inspector signs with', () => {
     const signing = { license: 'HI-7' };
