@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, LIGHTS } from './axe';
 import { ownServer } from './own-server';
+import { letIn, makeOwner, signAs } from './people';
 import { OWN_PORT } from './server-env';
 import { test } from './test';
 
@@ -20,6 +21,7 @@ async function book(
 ) {
   for (const [address, inspector, at] of jobs) {
     const response = await page.request.post(`${server.base}/api/jobs`, {
+      headers: { origin: server.base },
       data: {
         id: address.replace(/\W+/g, '-').toLowerCase(),
         address,
@@ -92,6 +94,35 @@ test('a week is moved about by keys alone, and by hand', async ({ page }) => {
   await expect(cell(page, 'Ann Ellery', 1)).toContainText('3 Fir Row');
 });
 
+test('on a phone a week is read down, and a job moved by touch', async ({ page }) => {
+  await server.start();
+  await book(page, [
+    ['1 Elm Row', 'Ann Ellery', `${DAYS[0]!}T09:00`],
+    ['2 Oak Row', 'Bo Tran', `${DAYS[1]!}T13:00`],
+  ]);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/board?week=${WEEK}`);
+  await expect(page.locator('[data-ready="true"]')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await card(page, '1 Elm Row').click();
+  for (const light of LIGHTS) await expectAccessible(page, light);
+  for (const move of ['A day later', 'Who stands below', 'A quarter of an hour sooner'])
+    await page.getByRole('button', { name: move }).click();
+  // What is moved stays in sight, above what moves it.
+  const [moved, bar] = await Promise.all([
+    card(page, '1 Elm Row').boundingBox(),
+    page.getByRole('toolbar').boundingBox(),
+  ]);
+  expect(moved!.y + moved!.height).toBeLessThanOrEqual(bar!.y);
+  await page.getByRole('button', { name: 'Put it down' }).click();
+  await expect(page.getByRole('status')).toContainText('Kept.');
+  await expect(page.getByRole('toolbar')).toBeHidden();
+  expect(await stored(page, '1-elm-row')).toMatchObject({
+    scheduledFor: '2027-03-02T08:45:00-08:00',
+    inspector: 'Bo Tran',
+  });
+});
+
 test('a booking is offered free times, and takes one', async ({ page }) => {
   await server.start();
   await page.goto('/');
@@ -127,4 +158,40 @@ test('what is due stands by urgency, and is off the list once it is done', async
   await expect(late).toBeHidden();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(late).toBeVisible();
+});
+
+test('every page of the office fits a phone, and a report is signed by whose it is', async ({
+  page,
+}) => {
+  await server.start();
+  const owner = await makeOwner(server.base);
+  const ann = await letIn(server.base, owner, 'Ann Ellery', 'inspector');
+  await signAs(page, server.base, ann.cookie);
+  await page.goto('/me');
+  const signing = page.getByRole('region', { name: 'What you sign with' });
+  await signing.getByLabel('License').fill('HI-7');
+  await signing.getByRole('button', { name: 'Keep it' }).click();
+  await expect(signing.getByRole('status')).toContainText('Kept.');
+  await book(page, [['5 Ash Row', 'Ann Ellery', `${DAYS[0]!}T09:00`]]);
+  await page.goto('/jobs/5-ash-row/report');
+  await expect(page.getByRole('region', { name: 'Signature' })).toContainText('License HI-7');
+
+  await signAs(page, server.base, owner);
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of [
+    '/',
+    '/due',
+    '/board',
+    '/people',
+    '/me',
+    '/settings',
+    '/contacts',
+    '/outbox',
+    '/firm',
+    '/prices',
+  ]) {
+    await page.goto(path);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(width, path).toBeLessThanOrEqual(390);
+  }
 });

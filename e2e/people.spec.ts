@@ -7,7 +7,7 @@ import { rightOf } from '../src/server/front/gate';
 import { listRoutes } from '../src/server/testing/list-routes';
 import { expectAccessible, LIGHTS } from './axe';
 import { ownServer } from './own-server';
-import { letIn, makeOwner, PASSWORD } from './people';
+import { letIn, makeOwner, PASSWORD, signAs } from './people';
 import { callOut, expectSaved } from './scope';
 import { OWN_PORT } from './server-env';
 import { test } from './test';
@@ -19,10 +19,7 @@ test.use({ baseURL: base });
 test.beforeEach(server.reset);
 test.afterEach(server.end);
 
-const as = async (page: Page, cookie: string) => {
-  const [name, value] = cookie.split('=') as [string, string];
-  await page.context().addCookies([{ name, value, url: base }]);
-};
+const as = (page: Page, cookie: string) => signAs(page, base, cookie);
 const headersOf = (cookie: string) => ({
   origin: base,
   cookie,

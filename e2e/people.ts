@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { Role } from '../src/core/office/roles';
 
 export const PASSWORD = 'marl loam gravel';
@@ -39,4 +39,10 @@ export async function letIn(base: string, owner: string, name: string, role: Rol
   const joined = await post(`${base}${link!}`, { password: PASSWORD });
   expect(joined.status).toBe(303);
   return { cookie: cookieOf(joined), mail, link: link! };
+}
+
+/** Gives a page the session of somebody. */
+export async function signAs(page: Page, base: string, cookie: string): Promise<void> {
+  const [name, value] = cookie.split('=') as [string, string];
+  await page.context().addCookies([{ name, value, url: base }]);
 }

@@ -30,7 +30,7 @@ describe('the Desk', () => {
     );
     expect(waits({ entryCount: 0 })).toBe('A run is set up, nothing is logged yet');
     expect(waits({ issuedNumber: 2, issuedAt: '2026-11-06T14:05:30-08:00' })).toBe(
-      'Issued Fri 6 Nov, 14:05, version 2',
+      'Issued Fri 6 Nov, 2:05 pm, version 2',
     );
     expect(waits({}, assessmentOf([{ kind: 'flag', readingFt: 3 }]))).toBe(
       '1 thing to clear before the report',
@@ -45,7 +45,7 @@ describe('the Desk', () => {
     expect(composeCard(job, assessmentOf([]), '2026-11-03')).toMatchObject({
       isToday: true,
       daysLeft: 6,
-      when: 'Tue 3 Nov, 14:00',
+      when: 'Tue 3 Nov, 2:00 pm',
       periodEnds: 'Thu 12 Nov',
       verdict: 'Works',
     });

@@ -2,7 +2,7 @@ import { plainText } from '../base/plain-text';
 import type { Assessment } from '../judge/assessment';
 import { NO_HOLIDAYS } from '../model/job/report-options';
 import { hasRight, type Person } from '../office/roles';
-import { sayDay, workingDaysLeft } from '../report/calendar';
+import { sayClock, sayDay, workingDaysLeft } from '../report/calendar';
 import { OVERALL_WORDS } from '../report/words';
 
 /** One job as the Desk's query finds it. */
@@ -26,7 +26,7 @@ export type DeskCard = {
   readonly id: string;
   readonly title: string;
   readonly client: string;
-  /** "Thu 12 Nov, 14:00" */
+  /** "Thu 12 Nov, 2:00 pm" */
   readonly when: string;
   readonly isToday: boolean;
   /** What it waits for, in a few words. */
@@ -84,7 +84,7 @@ export function whoseIs(
 }
 
 function sayWhen(instant: string): string {
-  return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;
+  return [sayDay(instant.slice(0, 10)), sayClock(instant)].filter(Boolean).join(', ');
 }
 
 /** What is told of a job whose log could not be worked out. */

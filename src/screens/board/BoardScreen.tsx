@@ -5,6 +5,7 @@ import { hasRight } from '#core/office/roles';
 import type { BoardDay, BoardRow } from '#core/schedule/board';
 import { useReady } from '../shared/useReady';
 import styles from './BoardScreen.module.css';
+import { MoveBar } from './MoveBar';
 import { type BoardProps, useBoard } from './useBoard';
 
 /** Weekends are shown where something stands on them. */
@@ -42,7 +43,7 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
     <div className={styles['board']} data-ready={ready}>
       <p className={styles['said']} role="status" data-trouble={said?.isTrouble}>
         {said?.text ??
-          'Drag a job to another day or person, or take it up with Enter and move it by keys.'}
+          'Drag a job to another day or person; or press its time, and move it by the arrows.'}
       </p>
       <div className={styles['table']} role="table" aria-label="The week" data-days={shown}>
         <div className={styles['row']} role="row">
@@ -58,10 +59,12 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
         {board.rows.slice(0, ready ? undefined : countFirst(board.rows)).map((row) => (
           <div key={row.crew.id} className={styles['row']} role="row">
             <div role="rowheader">{row.crew.name}</div>
-            {row.days.slice(0, shown).map((day) => (
+            {row.days.slice(0, shown).map((day, at) => (
               <div
                 key={day.day}
                 role="cell"
+                data-day={board.days[at]?.name}
+                data-empty={day.cards.length === 0 || undefined}
                 data-over={dragged !== null || undefined}
                 onDragOver={(event) => event.preventDefault()}
                 onDrop={(event) => {
@@ -90,6 +93,7 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
           </div>
         ))}
       </div>
+      {taken && <MoveBar title={taken.card.title} onKey={its.byKey} />}
       {board.rows.length === 0 && (
         <p>Nobody scopes yet. Book a job on Jobs, and its inspector stands here.</p>
       )}

@@ -36,7 +36,7 @@ export function DeskPage(props: Props) {
           ) : (
             <ul className={styles['cards']}>
               {desk.cards.map((card) => (
-                <Card key={card.id} card={card} />
+                <Card key={card.id} card={card} isOwn={desk.isOwn} />
               ))}
             </ul>
           )}
@@ -135,18 +135,28 @@ export function DeskPage(props: Props) {
   );
 }
 
-function Card({ card }: { readonly card: Desk['cards'][number] }) {
+type CardProps = {
+  readonly card: Desk['cards'][number];
+  /** Whether all of them are the reader's: it need not be said. */
+  readonly isOwn: boolean;
+};
+
+function Card({ card, isOwn }: CardProps) {
   const href = `/jobs/${encodeURIComponent(card.id)}`;
   return (
     <li className={styles['card']}>
       <p className={styles['when']}>
-        {card.isToday ? <strong>Today, {card.when.split(', ')[1]}</strong> : card.when}
+        {card.isToday ? (
+          <strong>{['Today', card.when.split(', ')[1]].filter(Boolean).join(', ')}</strong>
+        ) : (
+          card.when
+        )}
       </p>
       <div>
         <h2>{card.title}</h2>
         <p className={styles['client']}>
           for {card.client}
-          {card.whose !== null && ` · ${card.whose}`}
+          {!isOwn && card.whose !== null && ` · ${card.whose}`}
         </p>
         <p className={styles['waits']} data-blocked={card.blockers > 0}>
           {card.verdict && <strong>{card.verdict}. </strong>}
