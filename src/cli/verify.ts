@@ -16,6 +16,10 @@ for (const name of names) {
   const faults = await verifyBackup(folder, name).catch((error: unknown) => [String(error)]);
   isBad ||= faults.length > 0;
   if (faults.length > 0) console.error(`${name}: ${faults.join('; ')}`);
-  else console.log(`${name}: whole, ${readManifest(folder, name).media.length} stills`);
+  else {
+    const { media, elsewhere = [] } = readManifest(folder, name);
+    const left = elsewhere.length > 0 ? `; ${elsewhere.length} more were left in a bucket` : '';
+    console.log(`${name}: whole, ${media.length} stills${left}`);
+  }
 }
 process.exit(isBad ? 3 : 0);

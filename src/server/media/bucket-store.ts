@@ -107,10 +107,13 @@ export function bucketStore({ name: bucket, prefix }: Bucket): MediaStore {
     const from = number * BLOCK_BYTES;
     const block =
       blocks.get(key) ?? get(nameOfContent(sha256), `bytes=${from}-${from + BLOCK_BYTES - 1}`);
-    // The latest last; one that was not to be had is asked for again.
     blocks.delete(key);
+    // The latest last; one that is not there, or was not to be had, is asked for again.
     blocks.set(key, block);
-    block.catch(() => blocks.delete(key));
+    block.then(
+      (found) => found ?? blocks.delete(key),
+      () => blocks.delete(key),
+    );
     const [oldest] = blocks.keys();
     if (blocks.size > MOST_BLOCKS && oldest !== undefined) blocks.delete(oldest);
     return block;

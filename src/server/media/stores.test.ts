@@ -70,6 +70,14 @@ describe.each<[string, () => MediaStore]>([
 });
 
 describe('a bucket', () => {
+  it('gives a part of what is there again after it was gone', async () => {
+    const store = made.withBucket.at(ADDRESS);
+    const sha256 = hashOf(PNG);
+    expect(await store.readPart(sha256, 0, 4)).toBeNull();
+    await store.keep(sha256, PNG);
+    expect(Buffer.from((await store.readPart(sha256, 0, 4))!)).toEqual(PNG.subarray(0, 4));
+  });
+
   it('is read in blocks: a thousand short reads are a few', async () => {
     const store = made.withBucket.at(ADDRESS);
     const bytes = Buffer.alloc(1_500_000, 'x');
