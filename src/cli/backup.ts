@@ -1,7 +1,8 @@
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { USUAL_BACKUPS } from '#core/office/backups';
-import { backUp, prune } from '#server/backup/backup';
+import { alone } from '#server/backup/alone';
+import { backUp, clearHalf, prune } from '#server/backup/backup';
 import { backupsFolder, readLast, writeLast } from '#server/backup/schedule';
 import { dataFolder, openData } from '#server/database';
 import { mediaStores } from '#server/media/places';
@@ -19,9 +20,13 @@ mkdirSync(folder, { recursive: true });
 try {
   const db = openData(data);
   const { days, leavesBuckets } = loadPreferences(db).backups ?? USUAL_BACKUPS;
-  const name = await backUp(db, mediaStores(), { folder, at: now, leavesBuckets });
+  const name = await alone(folder, async () => {
+    clearHalf(folder);
+    const made = await backUp(db, mediaStores(), { folder, at: now, leavesBuckets });
+    prune(folder, days);
+    return made;
+  });
   db.close();
-  prune(folder, days);
   writeLast(folder, { at: now, trouble: null });
   console.log(`${join(folder, name)}: backed up and read again`);
 } catch (error) {

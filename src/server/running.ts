@@ -13,8 +13,10 @@ function isAlive(pid: number): boolean {
 }
 
 /** The process of the Chert that runs on a data folder; `null` when none does. */
-export function runningPid(dataFolder: string): number | null {
-  const file = fileOf(dataFolder);
+export const runningPid = (dataFolder: string): number | null => alivePid(fileOf(dataFolder));
+
+/** The process that a file names, if it lives. */
+export function alivePid(file: string): number | null {
   if (!existsSync(file)) return null;
   const pid = Number(readFileSync(file, 'utf8'));
   return Number.isInteger(pid) && pid > 0 && isAlive(pid) ? pid : null;

@@ -34,6 +34,9 @@ import {
 /** All pages in one step: a step that the database does not change under is never begun anew. */
 const ALL_PAGES = 2 ** 31 - 1;
 
+/** The end of the name of a backup that is being made. */
+const HALF = '.part';
+
 type MediaRow = ContentRow & { readonly jobId: string; readonly id: string };
 
 /** SHA-256 and length of a file, read bit by bit. */
@@ -93,7 +96,7 @@ export async function backUp(
   { folder, at, leavesBuckets = false }: BackupWish,
 ): Promise<string> {
   const name = nameOf(at);
-  const half = join(folder, `${name}.part`);
+  const half = join(folder, `${name}${HALF}`);
   mkdirSync(half, { recursive: true });
   try {
     const copy = join(half, DATABASE_FILE);
@@ -135,6 +138,13 @@ export async function backUp(
     rmSync(half, { recursive: true, force: true });
     throw error;
   }
+}
+
+/** Takes out what a backup left that was killed while it was being made. */
+export function clearHalf(folder: string): void {
+  for (const name of readdirSync(folder))
+    if (name.endsWith(HALF) && timeOfName(name.slice(0, -HALF.length)) !== null)
+      rmSync(join(folder, name), { recursive: true, force: true });
 }
 
 /** The backups of a folder, the latest first. */
