@@ -46,7 +46,7 @@ function benchOrder(): Row {
 const day = (at: number) => addDays(MONDAY, at);
 
 /** Fills a database with a week of a firm, and with what it did in the years before. */
-export function fill(path: string, from: number, count: number, isWeek: boolean): void {
+function fill(path: string, from: number, count: number, isWeek: boolean): void {
   const like = demoInspection('mill-street');
   const random = seededRandom(from + 1);
   const db = new Sqlite(path);
