@@ -5,10 +5,13 @@ import { hashOf, type MediaStore, nameOfContent, StoreTrouble } from './store';
 /** A bucket, and what the names of Chert's contents in it begin with; empty or ending in a slash. */
 export type Bucket = { readonly name: string; readonly prefix: string };
 
-/** How long a bucket may take to be reached and to answer, ms; how often it is asked. */
-const CONNECT_MS = 3_000;
-const ANSWER_MS = 20_000;
-const ATTEMPTS = 3;
+/** How long a bucket may take to be reached and may say nothing, ms; how often it is asked. */
+export type Patience = {
+  readonly connectMs: number;
+  readonly silenceMs: number;
+  readonly attempts: number;
+};
+const PATIENCE: Patience = { connectMs: 3_000, silenceMs: 10_000, attempts: 2 };
 /** Short reads come from blocks of so many bytes that are fetched whole; the last few are held. */
 const BLOCK_BYTES = 1024 * 1024;
 const MOST_BLOCKS = 16;
@@ -19,24 +22,25 @@ type Client = { readonly s3: S3Client; readonly sdk: typeof import('@aws-sdk/cli
  * The usual client of buckets, opened at first use. Region, keys and endpoint come from where every such client has
  * them: `AWS_REGION`, `AWS_ACCESS_KEY_ID`, `AWS_SECRET_ACCESS_KEY`, `AWS_ENDPOINT_URL_S3`, or its own files.
  */
-async function openClient(): Promise<Client> {
+async function openClient({ connectMs, silenceMs, attempts }: Patience): Promise<Client> {
   // Which Node its later versions will want is for whoever updates Chert, not for whoever starts it.
   process.env['AWS_SDK_JS_NODE_VERSION_SUPPORT_WARNING_DISABLED'] ??= 'true';
   const sdk = await import('@aws-sdk/client-s3');
   const endpoint = process.env['AWS_ENDPOINT_URL_S3'] ?? process.env['AWS_ENDPOINT_URL'];
   const s3 = new sdk.S3Client({
     region: process.env['AWS_REGION'] ?? process.env['AWS_DEFAULT_REGION'] ?? 'us-east-1',
-    maxAttempts: ATTEMPTS,
+    maxAttempts: attempts,
     // Stores other than the first of their kind rarely know buckets by host names, or newer checksums.
     forcePathStyle: endpoint !== undefined,
     requestChecksumCalculation: 'WHEN_REQUIRED',
     responseChecksumValidation: 'WHEN_REQUIRED',
-    requestHandler: { connectionTimeout: CONNECT_MS, requestTimeout: ANSWER_MS },
+    requestHandler: { connectionTimeout: connectMs, socketTimeout: silenceMs },
   });
   return { s3, sdk };
 }
 
-const GONE = 404;
+/** What is said of an object that is not there; of a bucket that is not, or of no bucket at all, something else is. */
+const GONE = new Set(['NoSuchKey', 'NotFound']);
 /** What is asked for begins where an object ends. */
 const PAST_END = 416;
 const statusOf = (error: unknown) =>
@@ -46,11 +50,14 @@ const sayWhy = ({ name, message, code }: Error & { readonly code?: string }) =>
   [...new Set([code ?? name, message])].filter(Boolean).join(': ');
 
 /** Contents as objects of a bucket, under the same names that they have in a data folder. */
-export function bucketStore({ name: bucket, prefix }: Bucket): MediaStore {
+export function bucketStore(
+  { name: bucket, prefix }: Bucket,
+  patience: Patience = PATIENCE,
+): MediaStore {
   let opened: Promise<Client> | null = null;
   /** Asks the bucket; what keeps it from answering is told with its name, and that nothing is lost. */
   const ask = async <Answer>(act: (client: Client) => Promise<Answer>): Promise<Answer> => {
-    opened ??= openClient();
+    opened ??= openClient(patience);
     try {
       return await act(await opened);
     } catch (error) {
@@ -66,7 +73,7 @@ export function bucketStore({ name: bucket, prefix }: Bucket): MediaStore {
     try {
       return await ask(act);
     } catch (error) {
-      if (error instanceof StoreTrouble && statusOf(error.cause) === GONE) return null;
+      if (error instanceof StoreTrouble && GONE.has((error.cause as Error).name)) return null;
       throw error;
     }
   };

@@ -6,6 +6,7 @@ import { endpoint } from '../http/endpoint';
 import { storeIssued } from '../issued';
 import { ADDRESS, freshBucket, JOB, NOW } from '../testing/with-bucket';
 import { PNG } from '../testing/with-still';
+import { bucketStore } from './bucket-store';
 import { findMedia, MediaGone, readMedia } from './media';
 import { mediaIn } from './places';
 import { findRecording, readRecording } from './recordings';
@@ -70,6 +71,25 @@ describe.each<[string, () => MediaStore]>([
 });
 
 describe('a bucket', () => {
+  it('that falls silent is given up', async () => {
+    const store = bucketStore(
+      { name: 'inspections', prefix: '' },
+      { connectMs: 200, silenceMs: 150, attempts: 2 },
+    );
+    await store.keep(hashOf(PNG), PNG);
+    bucket.fallSilent();
+    await expect(store.read(hashOf(PNG))).rejects.toThrow(StoreTrouble);
+    await expect(store.sizeOf(hashOf(PNG))).rejects.toThrow(StoreTrouble);
+  });
+
+  it('that is none of its service’s is not taken for an empty one', async () => {
+    const store = mediaIn(its.folder, 's3://elsewhere').at('s3://elsewhere');
+    await expect(store.read(hashOf(PNG))).rejects.toThrow(
+      /s3:\/\/elsewhere\/ did not answer: NoSuchBucket/,
+    );
+    await expect(store.keep(hashOf(PNG), PNG)).rejects.toThrow(StoreTrouble);
+  });
+
   it('gives a part of what is there again after it was gone', async () => {
     const store = made.withBucket.at(ADDRESS);
     const sha256 = hashOf(PNG);

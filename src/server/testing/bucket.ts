@@ -44,19 +44,22 @@ function sendObject(request: IncomingMessage, response: ServerResponse, whole: B
  * A bucket service of this machine, as far as Chert uses one: objects put, read whole or in part, measured and
  * deleted by path; who says nothing of themselves, or sends what was changed on the way, is refused.
  */
-export function bucketServer(key = 'key-of-a-test') {
+export function bucketServer(name: string, key = 'key-of-a-test') {
   const objects = new Map<string, Buffer>();
   const asked: string[] = [];
   let isDown = false;
+  let isSilent = false;
   const server = createServer((request, response) => {
     void (async () => {
       const path = decodeURIComponent(new URL(request.url ?? '/', 'http://x').pathname);
       const bytes = await bodyOf(request);
       asked.push(`${request.method} ${path}`);
       const object = objects.get(path);
+      if (isSilent) return;
       if (isDown) sayError(response, 500, 'InternalError');
       else if (!request.headers.authorization?.includes(`Credential=${key}/`))
         sayError(response, 403, 'AccessDenied');
+      else if (!path.startsWith(`/${name}/`)) sayError(response, 404, 'NoSuchBucket');
       else if (request.method === 'PUT' && !isWhole(request, bytes))
         sayError(response, 400, 'BadDigest');
       else if (request.method === 'PUT') {
@@ -76,6 +79,11 @@ export function bucketServer(key = 'key-of-a-test') {
     /** It answers with errors from now on, or no longer. */
     setDown(now: boolean) {
       isDown = now;
+      isSilent = false;
+    },
+    /** It takes what is asked and never answers. */
+    fallSilent() {
+      isSilent = true;
     },
     /** Starts, and says by which environment the usual client of buckets finds it. */
     async start(): Promise<Readonly<Record<string, string>>> {

@@ -15,7 +15,7 @@ export const JOB = alder.job.id;
 /** For each test of a file a database with one job, the stores of a Chert without a bucket, and of one with it. */
 export function freshBucket() {
   const its = freshDatabase();
-  const bucket = bucketServer();
+  const bucket = bucketServer('inspections');
   const made = {} as { withBucket: MediaStores };
   beforeEach(async () => {
     for (const [name, value] of Object.entries(await bucket.start())) vi.stubEnv(name, value);
