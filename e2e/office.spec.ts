@@ -106,7 +106,7 @@ test('on a phone a week is read down, and a job moved by touch', async ({ page }
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await card(page, '1 Elm Row').click();
   for (const light of LIGHTS) await expectAccessible(page, light);
-  for (const move of ['A day later', 'Who stands below', 'A quarter of an hour sooner'])
+  for (const move of ['Day after', 'Person below', '15 minutes earlier'])
     await page.getByRole('button', { name: move }).click();
   // What is moved stays in sight, above what moves it.
   const [moved, bar] = await Promise.all([
@@ -114,7 +114,7 @@ test('on a phone a week is read down, and a job moved by touch', async ({ page }
     page.getByRole('toolbar').boundingBox(),
   ]);
   expect(moved!.y + moved!.height).toBeLessThanOrEqual(bar!.y);
-  await page.getByRole('button', { name: 'Put it down' }).click();
+  await page.getByRole('button', { name: 'Drop here' }).click();
   await expect(page.getByRole('status')).toContainText('Kept.');
   await expect(page.getByRole('toolbar')).toBeHidden();
   expect(await stored(page, '1-elm-row')).toMatchObject({
@@ -168,10 +168,10 @@ test('every page of the office fits a phone, and a report is signed by whose it 
   const ann = await letIn(server.base, owner, 'Ann Ellery', 'inspector');
   await signAs(page, server.base, ann.cookie);
   await page.goto('/me');
-  const signing = page.getByRole('region', { name: 'What you sign with' });
+  const signing = page.getByRole('region', { name: 'License and signature' });
   await signing.getByLabel('License').fill('HI-7');
-  await signing.getByRole('button', { name: 'Keep it' }).click();
-  await expect(signing.getByRole('status')).toContainText('Kept.');
+  await signing.getByRole('button', { name: 'Save' }).click();
+  await expect(signing.getByRole('status')).toContainText('Saved.');
   await book(page, [['5 Ash Row', 'Ann Ellery', `${DAYS[0]!}T09:00`]]);
   await page.goto('/jobs/5-ash-row/report');
   await expect(page.getByRole('region', { name: 'Signature' })).toContainText('License HI-7');

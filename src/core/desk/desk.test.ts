@@ -62,7 +62,7 @@ describe('the Desk', () => {
     expect(whoseIs(anns, null, names)).toEqual({ whose: null, mayRemove: true });
     expect(whoseIs(anns, ann, names)).toEqual({ whose: 'yours', mayRemove: true });
     expect(whoseIs(anns, office, names)).toEqual({ whose: 'Ann', mayRemove: true });
-    expect(whoseIs(job, ann, names)).toEqual({ whose: 'nobody’s yet', mayRemove: false });
+    expect(whoseIs(job, ann, names)).toEqual({ whose: 'unassigned', mayRemove: false });
   });
 
   it('lists any job in a line', () => {

@@ -78,7 +78,7 @@ export function whoseIs(
   if (!who) return { whose: null, mayRemove: true };
   const isTheirs = assignedTo === who.id;
   return {
-    whose: isTheirs ? 'yours' : ((assignedTo && names.get(assignedTo)) ?? 'nobody’s yet'),
+    whose: isTheirs ? 'yours' : ((assignedTo && names.get(assignedTo)) ?? 'unassigned'),
     mayRemove: hasRight(who.role, 'agree', isTheirs),
   };
 }

@@ -2,12 +2,12 @@ import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Minus, Plus } from 'lucide-r
 import styles from './BoardScreen.module.css';
 
 const MOVES = [
-  ['ArrowLeft', 'A day sooner', ArrowLeft],
-  ['ArrowRight', 'A day later', ArrowRight],
-  ['ArrowUp', 'Who stands above', ArrowUp],
-  ['ArrowDown', 'Who stands below', ArrowDown],
-  ['-', 'A quarter of an hour sooner', Minus],
-  ['+', 'A quarter of an hour later', Plus],
+  ['ArrowLeft', 'Day before', ArrowLeft],
+  ['ArrowRight', 'Day after', ArrowRight],
+  ['ArrowUp', 'Person above', ArrowUp],
+  ['ArrowDown', 'Person below', ArrowDown],
+  ['-', '15 minutes earlier', Minus],
+  ['+', '15 minutes later', Plus],
 ] as const;
 
 type Props = {
@@ -26,10 +26,10 @@ export function MoveBar({ title, onKey }: Props) {
         </button>
       ))}
       <button type="button" className={styles['down']} onClick={() => onKey('Enter')}>
-        Put it down
+        Drop here
       </button>
       <button type="button" onClick={() => onKey('Escape')}>
-        Let it be
+        Cancel
       </button>
     </div>
   );

@@ -25,12 +25,12 @@ export function DeskPage(props: Props) {
         {firstRun}
         <section aria-labelledby="at-work">
           <h1 id="at-work" className={styles['title']}>
-            {desk.isOwn ? 'Your jobs at work' : 'At work'}
+            {desk.isOwn ? 'Your jobs' : 'At work'}
           </h1>
           {desk.cards.length === 0 ? (
             <p className={styles['empty']}>
               {desk.isOwn
-                ? 'Nothing is yours today or in the days to come.'
+                ? 'You have no jobs today or in the days to come.'
                 : 'Scopes of today and the days to come stand here. Book the first one beside this.'}
             </p>
           ) : (
@@ -72,7 +72,7 @@ export function DeskPage(props: Props) {
                 <tr>
                   <th scope="col">Property</th>
                   <th scope="col">For</th>
-                  {hasPeople && <th scope="col">Whose</th>}
+                  {hasPeople && <th scope="col">Inspector</th>}
                   <th scope="col">When</th>
                   <th scope="col">Period ends</th>
                   <th scope="col">Log</th>

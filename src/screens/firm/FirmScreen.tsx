@@ -61,8 +61,8 @@ export const FirmScreen = memo(function FirmScreen({ firm = {}, hasPeople }: Pro
         <section className={styles['part']} aria-labelledby="pictures-title">
           <h2 id="pictures-title">Logo and signature</h2>
           <p>
-            License and signature stand under your name, and under no other inspector’s.
-            {hasPeople && ' Each inspector keeps their own under “Your account”.'}
+            License and signature are printed under your name only.
+            {hasPeople && ' Each inspector adds their own under “Your account”.'}
           </p>
           <div className={styles['grid']}>
             <PictureField label="Logo" url={pictures.logo} onPicture={setPicture('logo')} />

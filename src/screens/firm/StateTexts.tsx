@@ -4,7 +4,7 @@ import { type State, STATE_CODES, STATES } from '#core/model/firm/states';
 import form from '../shared/form.module.css';
 import styles from './FirmScreen.module.css';
 
-/** What single states ask to be said on top. */
+/** What single states require to be said. */
 export function StateTexts({ texts = {} }: { readonly texts: Firm['stateTexts'] }) {
   const [shown, setShown] = useState<readonly State[]>(
     STATE_CODES.filter((code) => texts[code] !== undefined),
@@ -12,10 +12,10 @@ export function StateTexts({ texts = {} }: { readonly texts: Firm['stateTexts'] 
   const [wanted, setWanted] = useState<State | ''>('');
   return (
     <section className={styles['part']} aria-labelledby="states-title">
-      <h2 id="states-title">Words of a state</h2>
+      <h2 id="states-title">State wording</h2>
       <p>
-        What one state asks you to say on top. It is printed where the address of the house names
-        that state (“…, OR 97201” or “…, Oregon”). Empty it, and it is printed no more.
+        Wording that one state requires. It is printed when the address of the house names that
+        state (“…, OR 97201” or “…, Oregon”). Clear it to stop printing it.
       </p>
       {shown.map((code) => (
         <div key={code} className={form['field']}>
@@ -51,7 +51,7 @@ export function StateTexts({ texts = {} }: { readonly texts: Firm['stateTexts'] 
           setWanted('');
         }}
       >
-        Add it
+        Add
       </button>
     </section>
   );

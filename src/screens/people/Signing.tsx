@@ -17,10 +17,10 @@ export const Signing = memo(function Signing({
   const ready = useReady();
   const [picture, setPicture] = useState<string | null>(signing.signature ?? null);
   const [trouble, setTrouble] = useState<readonly string[]>([]);
-  const [isKept, setKept] = useState(false);
+  const [isSaved, setSaved] = useState(false);
   return (
     <Form
-      onChange={() => setKept(false)}
+      onChange={() => setSaved(false)}
       onTyped={async ({ text }) => {
         const license = text('license');
         const wanted: Signed = {
@@ -28,7 +28,7 @@ export const Signing = memo(function Signing({
           ...(picture === null ? {} : { signature: picture }),
         };
         const sent = await sendJson('PATCH', '/api/preferences', { signing: wanted });
-        setKept(sent.state === 'ok');
+        setSaved(sent.state === 'ok');
         setTrouble(troublesOf(sent));
       }}
     >
@@ -44,14 +44,14 @@ export const Signing = memo(function Signing({
           url={picture}
           onPicture={(url) => {
             setPicture(url);
-            setKept(false);
+            setSaved(false);
           }}
         />
         <Troubles list={trouble} />
         <button className={form['plain']} type="submit">
-          Keep it
+          Save
         </button>
-        {isKept && <p role="status">Kept. Reports that are issued from now on carry it.</p>}
+        {isSaved && <p role="status">Saved. Reports issued from now on carry it.</p>}
       </fieldset>
     </Form>
   );

@@ -135,8 +135,8 @@ export const ReportScreen = memo(function ReportScreen(props: Props) {
           <Panel id="issue" title="Issue" count={versions.length}>
             {missesState(assessment.settings.firm, inspection.property.address) && (
               <p>
-                The address names no state, so none of your states’ words are printed. Add it to the
-                address on <a href={`/jobs/${encodeURIComponent(id)}/site`}>Site</a>.
+                The address names no state, so your state wording is not printed. Add the state to
+                the address on <a href={`/jobs/${encodeURIComponent(id)}/site`}>Site</a>.
               </p>
             )}
             {isOurs ? (

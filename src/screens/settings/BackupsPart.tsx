@@ -29,7 +29,7 @@ export function BackupsPart({
       <p role={isTrouble ? 'alert' : undefined}>{text}</p>
       {folder === null ? (
         <p>
-          Chert was started to make none by itself. Make sure that somebody does:{' '}
+          Chert was started with backups turned off. Make sure that something makes them:{' '}
           <code>npm run backup -- FOLDER</code>.
         </p>
       ) : (
@@ -40,16 +40,19 @@ export function BackupsPart({
         </p>
       )}
       <div className={styles['grid']}>
-        <Labelled label="Every day at" hint="By this machine’s clock. Empty: a day after the last.">
+        <Labelled
+          label="Every day at"
+          hint="By this machine’s clock. Leave empty for a day after the last one."
+        >
           <input type="time" {...register('backups.at')} />
         </Labelled>
-        <Labelled label="Days kept" hint="And the last of four weeks and of twelve months.">
+        <Labelled label="Days kept" hint="Plus the last one of each of 4 weeks and 12 months.">
           <input inputMode="numeric" {...register('backups.days', { valueAsNumber: true })} />
         </Labelled>
         {bucket !== null && (
           <label className={styles['tick']}>
-            <input type="checkbox" {...register('backups.leavesBuckets')} /> leave out what lies in{' '}
-            {bucket}
+            <input type="checkbox" {...register('backups.leavesBuckets')} /> leave out media stored
+            in {bucket}
           </label>
         )}
       </div>

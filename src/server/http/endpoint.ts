@@ -62,7 +62,7 @@ export function refusalOf(error: unknown): Refusal {
 const UNREACHABLE = new Refusal(
   503,
   'media-unreachable',
-  'The store of stills and recordings cannot be reached. Nothing was lost or stored; what you logged is kept on this device and sent again. Try again in a minute.',
+  'Media storage cannot be reached right now. Nothing was lost or stored; what you logged is kept on this device and sent again. Try again in a minute.',
 );
 
 const DISK_FULL = new Refusal(

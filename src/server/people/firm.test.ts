@@ -64,7 +64,7 @@ describe('in a firm', () => {
       new Map([
         ['anns', 'yours'],
         ['olives', 'Olive'],
-        ['free', 'nobody’s yet'],
+        ['free', 'unassigned'],
       ]),
     );
     expect(readDesk(its.db, day, '', signIn(owner)).cards).toHaveLength(3);

@@ -7,9 +7,8 @@ import { mediaIn } from '../media/places';
 const [data = '', folder = ''] = process.argv.slice(2);
 const db = openData(data);
 for (let index = 0; ; index += 1) {
-  const at = new Date(Date.parse('2026-11-10T09:00:00Z') + index).toISOString();
   await alone(folder, () => {
     process.stdout.write(`${index}\n`);
-    return backUp(db, mediaIn(data), { folder, at });
+    return backUp(db, mediaIn(data), { folder, at: new Date().toISOString() });
   });
 }
