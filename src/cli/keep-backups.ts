@@ -13,7 +13,10 @@ const FIRST_MS = 60_000;
 export function keepBackups(dataFolder: string, root: string): void {
   if (!makesBackups()) return;
   const folder = backupsFolder(dataFolder);
+  // One that takes long is not begun again beside itself.
+  let isMaking = false;
   const ask = () => {
+    if (isMaking) return;
     mkdirSync(folder, { recursive: true });
     const { atMin } = loadPreferences(database()).backups ?? USUAL_BACKUPS;
     if (!isDue(readLast(folder), atMin, Date.now())) return;
@@ -21,9 +24,14 @@ export function keepBackups(dataFolder: string, root: string): void {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
     });
-    child.on('error', (error) =>
-      console.error(`The backup could not be started: ${error.message}`),
-    );
+    isMaking = true;
+    child.on('exit', () => {
+      isMaking = false;
+    });
+    child.on('error', (error) => {
+      isMaking = false;
+      console.error(`The backup could not be started: ${error.message}`);
+    });
     child.unref();
   };
   const askSafely = () => {
