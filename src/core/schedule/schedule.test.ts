@@ -121,43 +121,64 @@ describe('free times', () => {
       'ann 615',
     ]);
   });
+  it('mind a long job that a short one was booked into', () => {
+    // The long one ends at 1:00 pm, far off: 35 min. By the short one alone it would be 10:00 am.
+    const long = job('a', 480, { lengthMin: 300, place: THERE });
+    expect(times([long, job('b', 540, { lengthMin: 30 })])).toEqual(['1:45 pm']);
+  });
+  it('end before the day does, whatever is booked after it', () => {
+    expect(times([job('a', 480, { lengthMin: 510 }), job('b', 1110)])).toEqual([]);
+  });
   it('never meet what is booked, keep every way, and cannot be had sooner', () => {
     const minute = fc.integer({ min: 0, max: 38 }).map((step) => 480 + step * 15);
     const places = fc.constantFrom(HERE, THERE, null);
+    const booking = fc.record({
+      at: minute,
+      place: places,
+      quarters: fc.integer({ min: 1, max: 16 }),
+    });
     fc.assert(
       fc.property(
-        fc.uniqueArray(fc.record({ at: minute, place: places }), {
-          maxLength: 4,
-          selector: ({ at }) => Math.floor((at - 480) / 120),
-        }),
+        fc.array(booking, { maxLength: 5 }),
         places,
         fc.integer({ min: 3, max: 10 }),
         (booked, place, quarters) => {
           const taken = booked.map((one, index) =>
-            job(`${index}`, one.at, { place: one.place, lengthMin: 60 }),
+            job(`${index}`, one.at, {
+              place: one.place,
+              lengthMin: one.quarters * 15,
+              personId: 'bo',
+            }),
           );
           const lengthMin = quarters * 15;
-          const found = findSlots(
-            [BO],
-            taken.map((one) => ({ ...one, personId: 'bo' })),
-            { ...wish, place, lengthMin },
-            USUAL_HOURS,
-          );
+          const found = findSlots([BO], taken, { ...wish, place, lengthMin }, USUAL_HOURS);
           const way = (a: Appointment) => travelMin(a.place, place, USUAL_HOURS.travel);
-          // Jobs that run into each other leave a gap nobody can judge: those are left to the board's words.
           const fits = (begin: number) =>
             begin >= USUAL_HOURS.startMin &&
+            begin + lengthMin <= USUAL_HOURS.endMin &&
             taken.every(
               (one) =>
-                begin >= one.beginMin + 60 + way(one) ||
+                begin >= one.beginMin + one.lengthMin + way(one) ||
                 begin + lengthMin + way(one) <= one.beginMin,
-            ) &&
-            (taken.some((one) => one.beginMin >= begin) || begin + lengthMin <= USUAL_HOURS.endMin);
+            );
           const all = Array.from({ length: 39 }, (_, step) => 480 + step * 15).filter(fits);
           expect(found[0]?.beginMin).toBe(all[0]);
           for (const { beginMin } of found) expect(fits(beginMin)).toBe(true);
         },
       ),
+      {
+        numRuns: 1000,
+        examples: [
+          [
+            [
+              { at: 585, place: THERE, quarters: 4 },
+              { at: 600, place: HERE, quarters: 4 },
+            ],
+            HERE,
+            3,
+          ],
+        ],
+      },
     );
   });
 });

@@ -31,7 +31,10 @@ export type SlotWish = {
 const STEP_MIN = 15;
 const upTo = (minutes: number) => Math.ceil(minutes / STEP_MIN) * STEP_MIN;
 
-/** The first time in each gap of one day, the ways there and on kept free. */
+/**
+ * The first time in each gap of one day, the ways there and on kept free. Every job bounds a gap and not its neighbors
+ * alone: where jobs overlap, the last to begin need not be the last to end.
+ */
 function slotsOfDay(
   crew: Crew,
   day: string,
@@ -40,20 +43,30 @@ function slotsOfDay(
   { startMin, endMin, travel }: Hours,
 ): Omit<Slot, 'daysLeft'>[] {
   const earliest = Math.max(startMin, day === from ? fromMin : 0);
-  const stops = inOrder(taken);
+  const stops = inOrder(taken).map((stop) => {
+    const wayMin = travelMin(stop.place, place, travel);
+    return {
+      doneBy: { min: endOf(stop) + wayMin, wayMin },
+      leaveBy: { min: stop.beginMin - wayMin, wayMin },
+    };
+  });
+  // From home one leaves as early as it takes; from a job when it is done.
+  const fromHome = { min: startMin, wayMin: crew.home ? travelMin(crew.home, place, travel) : 0 };
   return Array.from({ length: stops.length + 1 }).flatMap((_, index) => {
-    const [before, after] = [stops[index - 1], stops[index]];
-    const start = before?.place ?? null;
-    const there = before
-      ? travelMin(start, place, travel)
-      : crew.home
-        ? travelMin(crew.home, place, travel)
-        : 0;
-    const on = after ? travelMin(place, after.place, travel) : 0;
-    // From home one leaves as early as it takes; from a job when it is done.
-    const beginMin = upTo(Math.max(earliest, before ? endOf(before) + there : startMin));
-    const latest = (after ? after.beginMin - on : endMin) - lengthMin;
-    return beginMin <= latest ? [{ personId: crew.id, day, beginMin, wayMin: there + on }] : [];
+    const before = stops
+      .slice(0, index)
+      .map(({ doneBy }) => doneBy)
+      .reduce((latest, one) => (one.min >= latest.min ? one : latest), fromHome);
+    const after = stops
+      .slice(index)
+      .map(({ leaveBy }) => leaveBy)
+      .reduce((soonest, one) => (one.min <= soonest.min ? one : soonest), {
+        min: endMin,
+        wayMin: 0,
+      });
+    const beginMin = upTo(Math.max(earliest, before.min));
+    if (beginMin + lengthMin > after.min) return [];
+    return [{ personId: crew.id, day, beginMin, wayMin: before.wayMin + after.wayMin }];
   });
 }
 
