@@ -119,7 +119,7 @@ test('a finding is dismissed with a reason, opened again, parted and joined', as
   await expect(detail(page)).toContainText(
     'No action, because the inspector dismissed it: a shadow.',
   );
-  await page.getByRole('button', { name: 'Open it again' }).click();
+  await page.getByRole('button', { name: 'Reopen' }).click();
   await expect(detail(page)).toContainText('major · repair');
 
   await page.getByText('One thing or two?').click();

@@ -69,8 +69,8 @@ test('from a first run to a signed report with stills, its closing sheet on a ph
   await issue.getByRole('button', { name: 'Issue to buyer' }).click();
   await expect(issue.getByRole('link', { name: 'Version 1' })).toBeVisible({ timeout: 30_000 });
 
-  await page.getByLabel('For whom').fill('the buyer');
-  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.getByLabel('Recipient').fill('the buyer');
+  await page.getByRole('button', { name: 'Create a link' }).click();
   const link = await page.getByLabel('The link').inputValue();
   const phone = await browser.newContext({
     javaScriptEnabled: false,
@@ -93,7 +93,7 @@ test('from a first run to a signed report with stills, its closing sheet on a ph
   const send = page.getByRole('region', { name: 'Send', exact: true });
   await send.getByLabel('To', { exact: true }).fill('buyer@home.example');
   await send.getByRole('button', { name: 'Send it' }).click();
-  await expect(send.getByRole('status')).toContainText('the mail service has taken it');
+  await expect(send.getByRole('status')).toContainText('the email service has taken it');
   expect(mail.caught).toHaveLength(1);
   expect(mail.caught[0]).toContain('To: buyer@home.example');
   expect(mail.caught[0]).toContain('filename=buyer.pdf');

@@ -69,7 +69,7 @@ test('a week is moved about by keys alone, and by hand', async ({ page }) => {
     await page.keyboard.press(key);
   await expect(page.getByRole('status')).toContainText('Bo Tran, Wed 3 Mar, 10:30 am');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status')).toContainText('Kept.');
+  await expect(page.getByRole('status')).toContainText('Saved.');
   await expect(cell(page, 'Bo Tran', 2)).toContainText('2 Oak Row');
   expect(await stored(page, '2-oak-row')).toMatchObject({
     scheduledFor: '2027-03-03T10:30:00-08:00',
@@ -88,7 +88,7 @@ test('a week is moved about by keys alone, and by hand', async ({ page }) => {
     .filter({ hasText: '3 Fir Row' })
     .dragTo(cell(page, 'Ann Ellery', 1));
   await expect(cell(page, 'Ann Ellery', 1)).toContainText('3 Fir Row');
-  await expect(page.getByRole('status')).toContainText('Kept.');
+  await expect(page.getByRole('status')).toContainText('Saved.');
   expect(await stored(page, '3-fir-row')).toMatchObject({ inspector: 'Ann Ellery' });
   await page.reload();
   await expect(cell(page, 'Ann Ellery', 1)).toContainText('3 Fir Row');
@@ -115,7 +115,7 @@ test('on a phone a week is read down, and a job moved by touch', async ({ page }
   ]);
   expect(moved!.y + moved!.height).toBeLessThanOrEqual(bar!.y);
   await page.getByRole('button', { name: 'Drop here' }).click();
-  await expect(page.getByRole('status')).toContainText('Kept.');
+  await expect(page.getByRole('status')).toContainText('Saved.');
   await expect(page.getByRole('toolbar')).toBeHidden();
   expect(await stored(page, '1-elm-row')).toMatchObject({
     scheduledFor: '2027-03-02T08:45:00-08:00',
@@ -156,7 +156,7 @@ test('what is due stands by urgency, and is off the list once it is done', async
   await late.getByRole('button', { name: /^Done/ }).click();
   await expect(page.getByRole('status')).toContainText('off the list');
   await expect(late).toBeHidden();
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(late).toBeVisible();
 });
 

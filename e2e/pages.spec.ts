@@ -75,7 +75,7 @@ test('booking asks for what is missing and keeps what was typed', async ({ page 
   await page.getByLabel('Scope on').fill('2026-11-10');
   await page.getByLabel('Inspection period ends').fill('2026-11-03');
   await page.getByRole('button', { name: 'Book the job' }).click();
-  await expect(page.getByText('Give the address of the property.')).toBeVisible();
+  await expect(page.getByText('Enter the address of the property.')).toBeVisible();
   await page.getByLabel('Property').fill('1 Marl Street');
   await page.getByRole('button', { name: 'Book the job' }).click();
   await expect(page.getByText('a day on or after the scope (2026-11-10)')).toBeVisible();

@@ -128,7 +128,7 @@ test('an inspector is let in, works on their own job, reads another’s, and is 
   await page.goto('/people');
   for (const light of LIGHTS) await expectAccessible(page, light);
   await page.getByLabel('Name').fill('Ann Ellery');
-  await page.getByLabel('Mail address').fill('ann@marlpit.example');
+  await page.getByLabel('Email address').fill('ann@marlpit.example');
   await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(page.getByRole('status')).toContainText('Ann Ellery is invited');
   const link = /http\S+\/join\/\S+/.exec((await page.getByRole('status').textContent())!)![0];
@@ -138,10 +138,10 @@ test('an inspector is let in, works on their own job, reads another’s, and is 
   const ann = await hers.newPage();
   await ann.goto(link);
   await ann.getByLabel('New password').fill('short');
-  await ann.getByRole('button', { name: 'Set it and sign in' }).click();
+  await ann.getByRole('button', { name: 'Save and sign in' }).click();
   await expect(ann.getByRole('alert')).toContainText('at least 10 characters');
   await ann.getByLabel('New password').fill(PASSWORD);
-  await ann.getByRole('button', { name: 'Set it and sign in' }).click();
+  await ann.getByRole('button', { name: 'Save and sign in' }).click();
   await expect(ann.getByRole('link', { name: 'Ann Ellery' })).toBeVisible();
   await expect(ann.getByRole('link', { name: 'People' })).toBeHidden();
   expect((await ann.goto('/people'))!.status()).toBe(404);
@@ -174,7 +174,7 @@ test('an inspector is let in, works on their own job, reads another’s, and is 
   await expect(ann.getByRole('status')).toContainText('still to be sent');
 
   // Somebody else signs in there: hers is not sent under another's name.
-  await ann.getByLabel('Mail address').fill('owner@marlpit.example');
+  await ann.getByLabel('Email address').fill('owner@marlpit.example');
   await ann.getByLabel('Password').fill(PASSWORD);
   await ann.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(ann).toHaveURL(/\/jobs\/mine\/scope/);
@@ -187,7 +187,7 @@ test('an inspector is let in, works on their own job, reads another’s, and is 
   await expect(ann).toHaveURL(/\/sign-in/);
 
   await ann.goto('/sign-in?back=/jobs/mine/scope');
-  await ann.getByLabel('Mail address').fill('ANN@marlpit.example');
+  await ann.getByLabel('Email address').fill('ANN@marlpit.example');
   await ann.getByLabel('Password').fill(PASSWORD);
   await ann.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expectSaved(ann);
@@ -219,7 +219,7 @@ test('a passkey is made and signs in', async ({ page }) => {
   });
   await page.goto('/me');
   for (const light of LIGHTS) await expectAccessible(page, light);
-  await page.getByRole('button', { name: 'Make a passkey on this device' }).click();
+  await page.getByRole('button', { name: 'Add a passkey on this device' }).click();
   await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible();
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.waitForURL(/\/sign-in/);
@@ -241,7 +241,7 @@ test('a wrong password is slowed, and the right one with it', async ({ page }) =
   await server.start();
   await makeOwner(base);
   const tryOnce = async (password: string) => {
-    await page.getByLabel('Mail address').fill('owner@marlpit.example');
+    await page.getByLabel('Email address').fill('owner@marlpit.example');
     await page.getByLabel('Password').fill(password);
     await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   };
@@ -285,7 +285,7 @@ test('an owner is made in the terminal', async ({ page }) => {
   expect(code).toBe(0);
   await page.goto('/');
   await expect(page).toHaveURL(/\/sign-in/);
-  await page.getByLabel('Mail address').fill('owner@marlpit.example');
+  await page.getByLabel('Email address').fill('owner@marlpit.example');
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Olive Owner' })).toBeVisible();

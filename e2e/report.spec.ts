@@ -123,9 +123,9 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
   await open(page, 'out-share');
   await issueNow(page, 'out-share');
   await page.reload();
-  await page.getByLabel('For whom').fill('agent');
-  await page.getByLabel('It opens').selectOption('agent');
-  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.getByLabel('Recipient').fill('agent');
+  await page.getByLabel('Opens').selectOption('agent');
+  await page.getByRole('button', { name: 'Create a link' }).click();
   const link = await page.getByLabel('The link').inputValue();
   const get = async (url: string) => {
     const answer = await page.request.get(url);
@@ -138,7 +138,7 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
     expect((await get(`${link}/${name}`))[0]).toBe(404);
   expect((await get(`${link}?reader=contractor`))[1]).toBe((await get(link))[1]);
   const [wrongStatus, wrongText] = await get(`${link.slice(0, -4)}AAAA`);
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Revoke' }).click();
   await expect(page.getByText('agent: page for the agent, taken back')).toBeVisible();
   const [closedStatus, closedText] = await get(link);
   expect([wrongStatus, closedStatus]).toEqual([404, 404]);

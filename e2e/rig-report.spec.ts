@@ -73,8 +73,8 @@ test('from a rig scope to an issued report, amended once, read over the link on 
   await issue.getByRole('button', { name: 'Issue version 2' }).click();
   await expect(issue.getByRole('link', { name: 'Version 2' })).toBeVisible({ timeout: 30_000 });
 
-  await page.getByLabel('For whom').fill('the buyer');
-  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.getByLabel('Recipient').fill('the buyer');
+  await page.getByRole('button', { name: 'Create a link' }).click();
   const link = await page.getByLabel('The link').inputValue();
   expect(link).toMatch(new RegExp(`^${baseURL}/r/[\\w-]{43}$`));
 

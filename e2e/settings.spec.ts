@@ -17,9 +17,9 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await expect(page.getByRole('alert')).toContainText('bounds in order');
   await bound.fill('0.03');
   await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export what is kept' }).click();
+  await page.getByRole('button', { name: 'Export settings' }).click();
   const path = await (await download).path();
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
     format: 'chert-settings',
@@ -38,7 +38,7 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
   await page.getByText('Thresholds of grades and rules').click();
   await bound.fill('');
   await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByLabel('Import a file').setInputFiles(path);
   await expect(bound).toHaveValue('0.03');
   await page.reload();
@@ -54,7 +54,7 @@ test('backups are made at an hour of one’s own', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Days of backups');
   await page.getByLabel('Days kept').fill('14');
   await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Every day at')).toHaveValue('02:30');
   await expect(page.getByLabel('Days kept')).toHaveValue('14');

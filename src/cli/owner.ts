@@ -19,11 +19,11 @@ async function ask(question: string): Promise<string> {
   return (value ?? '').trim();
 }
 const name = await ask('Name: ');
-const mail = await ask('Mail address: ');
+const mail = await ask('Email address: ');
 const password = await ask('Password, shown as you type: ');
 lines.close();
 const trouble =
-  (name === '' ? 'Say the name: it stands beside what they do.' : null) ??
+  (name === '' ? 'Enter a name: it is shown beside what they do.' : null) ??
   mailTrouble(mail) ??
   passwordTrouble(password);
 if (trouble !== null) {

@@ -28,7 +28,7 @@ it('is kept once, changed where it is known, and removed', () => {
 
 it.each([
   [{ name: '' }, 'Say the name.'],
-  [{ mail: 'dana' }, 'Expected a mail address, such as name@firm.example.'],
+  [{ mail: 'dana' }, 'Expected an email address, such as name@firm.example.'],
   [{ kind: 'king' as never }, 'That is too long, or not to be understood. Nothing was kept.'],
   [{ note: 'x'.repeat(2001) }, 'That is too long, or not to be understood. Nothing was kept.'],
 ])('%j is not kept: %s', (changes, why) => {

@@ -35,7 +35,7 @@ export function keepContact(db: Database, contact: Contact): string | null {
   const { error } = schema.validate(contact);
   const field = error?.details[0]?.path[0];
   if (field === 'name') return 'Say the name.';
-  if (field === 'mail') return 'Expected a mail address, such as name@firm.example.';
+  if (field === 'mail') return 'Expected an email address, such as name@firm.example.';
   if (error) return 'That is too long, or not to be understood. Nothing was kept.';
   prepared(
     db,

@@ -41,7 +41,7 @@ function sayBetween(before: Appointment, after: Appointment, { travel }: Hours):
   if (free < 0) return [`${names} overlap by ${sayLength(-free)}.`];
   const way = travelMin(before.place, after.place, travel);
   if (way <= free) return [];
-  const reckoned = before.place && after.place ? '' : ', reckoned without knowing where they are';
+  const reckoned = before.place && after.place ? '' : ', estimated without knowing where they are';
   return [
     `Between ${names} there ${free === 0 ? 'is no time' : `are ${sayLength(free)}`}, and the way takes ${sayLength(way)}${reckoned}.`,
   ];
@@ -61,7 +61,7 @@ function sayRoof(one: Appointment, { rain }: Hours): string[] {
   if (!one.isOnRoof || !rain) return [];
   return one.beginMin < rain.toMin && endOf(one) > rain.fromMin
     ? [
-        `${nameOf(one)} goes by the roof, and between ${sayMin(rain.fromMin)} and ${sayMin(rain.toMin)} it often rains here.`,
+        `${nameOf(one)} is scoped from the roof, and between ${sayMin(rain.fromMin)} and ${sayMin(rain.toMin)} it often rains here.`,
       ]
     : [];
 }
@@ -101,7 +101,7 @@ export function composeBoard(
   const known = new Set(crews.map(({ id }) => id));
   const others = [...new Set(list.map(({ personId }) => personId))]
     .filter((id) => !known.has(id))
-    .map((id): Crew => ({ id, name: id || 'Nobody yet', home: null }));
+    .map((id): Crew => ({ id, name: id || 'Unassigned', home: null }));
   return {
     days: week.map((day) => ({ day, name: sayDay(day) })),
     rows: [...crews, ...others].map((crew) => ({

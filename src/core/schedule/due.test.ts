@@ -40,7 +40,7 @@ describe('what is due', () => {
     expect(due(list)).toEqual(['scope-again 2026-11-20 11']);
     expect(due({ ...list, settled: ['scope-again'] })).toEqual([]);
     const [again] = composeDue([job(list)], TODAY);
-    expect(again!.press).toEqual({ label: 'Book the look', href: '/?again=J#new-job' });
+    expect(again!.press).toEqual({ label: 'Book the scope', href: '/?again=J#new-job' });
     expect(again!.says).toBe('Scope the sewer again, to prove the repair.');
   });
   it('forgets what was long ago', () => {

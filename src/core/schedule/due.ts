@@ -69,7 +69,7 @@ function itemsOf(job: DueJob, today: string): Found[] {
       key: 'scope',
       kind: 'scope',
       on: job.scopedOn,
-      says: job.scopedOn < today ? 'It was to be scoped and has no log.' : 'To be scoped.',
+      says: job.scopedOn < today ? 'It was due to be scoped and has no log.' : 'To be scoped.',
       press: { label: 'Scope it', href: `${base}/scope` },
     });
   else if (!isIssued)
@@ -98,7 +98,7 @@ function itemsOf(job: DueJob, today: string): Found[] {
       says: `${title}.`,
       press:
         key === 'scope-again'
-          ? { label: 'Book the look', href: `/?again=${encodeURIComponent(job.id)}#new-job` }
+          ? { label: 'Book the scope', href: `/?again=${encodeURIComponent(job.id)}#new-job` }
           : { label: 'Open the report', href: `${base}/report` },
     });
   return found;

@@ -201,11 +201,11 @@ describe('the board', () => {
       'Between a Test Way and b Test Way there are 15 min, and the way takes 35 min.',
     ]);
     expect(says(job('a', 540), job('b', 630, { place: null }))).toEqual([
-      'Between a Test Way and b Test Way there is no time, and the way takes 25 min, reckoned without knowing where they are.',
+      'Between a Test Way and b Test Way there is no time, and the way takes 25 min, estimated without knowing where they are.',
     ]);
     expect(says(job('a', 960))).toEqual(['a Test Way ends at 5:30 pm, after dark.']);
     expect(says(job('a', 780, { isOnRoof: true }))).toEqual([
-      'a Test Way goes by the roof, and between 2:00 pm and 5:00 pm it often rains here.',
+      'a Test Way is scoped from the roof, and between 2:00 pm and 5:00 pm it often rains here.',
     ]);
     expect(says(job('a', 420, { lengthMin: 240 }), job('b', 870, { lengthMin: 165 })).at(-1)).toBe(
       'The day is 10 h 15 min long, from 7:00 am to 5:15 pm.',

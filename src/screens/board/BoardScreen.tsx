@@ -43,7 +43,7 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
     <div className={styles['board']} data-ready={ready}>
       <p className={styles['said']} role="status" data-trouble={said?.isTrouble}>
         {said?.text ??
-          'Drag a job to another day or person; or press its time, and move it by the arrows.'}
+          'Drag a job to another day or person, or press its time and move it with the arrow keys.'}
       </p>
       <div className={styles['table']} role="table" aria-label="The week" data-days={shown}>
         <div className={styles['row']} role="row">
@@ -95,7 +95,7 @@ export const BoardScreen = memo(function BoardScreen(props: BoardProps) {
       </div>
       {taken && <MoveBar title={taken.card.title} onKey={its.byKey} />}
       {board.rows.length === 0 && (
-        <p>Nobody scopes yet. Book a job on Jobs, and its inspector stands here.</p>
+        <p>No inspectors yet. Book a job on Jobs, and its inspector appears here.</p>
       )}
     </div>
   );
@@ -175,7 +175,7 @@ function Shorter({ row, day, hours, who, onTake }: ShorterProps) {
       <summary>
         {Number.isFinite(found.savedMin)
           ? `Could end ${sayLength(found.savedMin)} sooner`
-          : 'An order in which all fit'}
+          : 'An order in which all of them fit'}
       </summary>
       <ol>
         {[...found.puts].map(([id, beginMin]) => (
@@ -185,7 +185,7 @@ function Shorter({ row, day, hours, who, onTake }: ShorterProps) {
         ))}
       </ol>
       <button type="button" onClick={take}>
-        Take these times
+        Use these times
       </button>
     </details>
   );

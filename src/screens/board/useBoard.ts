@@ -39,7 +39,7 @@ export function useBoard({ crews, cards: brought, week, hours, who }: BoardProps
   const rows = board.rows.map(({ crew }) => crew);
   const nameOf = (id: string) => crews.find((crew) => crew.id === id)?.name ?? id;
   const sayPut = (put: Put) =>
-    `${nameOf(put.personId) || 'nobody yet'}, ${sayDay(put.day)}, ${sayMin(put.beginMin)}`;
+    `${nameOf(put.personId) || 'unassigned'}, ${sayDay(put.day)}, ${sayMin(put.beginMin)}`;
   const trouble = (text: string) => setSaid({ text, isTrouble: true });
 
   /** Puts cards where they go, and tells the server; what it does not take goes back. */
@@ -75,7 +75,7 @@ export function useBoard({ crews, cards: brought, week, hours, who }: BoardProps
       setSaid({
         text:
           moves.length === 1
-            ? `${first.card.title}: ${sayPut(first.put)}. Kept.`
+            ? `${first.card.title}: ${sayPut(first.put)}. Saved.`
             : `${moves.length} jobs have new times. Kept: tell the clients.`,
         isTrouble: false,
       });

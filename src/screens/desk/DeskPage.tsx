@@ -31,7 +31,7 @@ export function DeskPage(props: Props) {
             <p className={styles['empty']}>
               {desk.isOwn
                 ? 'You have no jobs today or in the days to come.'
-                : 'Scopes of today and the days to come stand here. Book the first one beside this.'}
+                : 'Today’s and coming scopes appear here. Book the first one beside this.'}
             </p>
           ) : (
             <ul className={styles['cards']}>

@@ -18,8 +18,8 @@ export function FirstRun() {
     <aside className={styles['first']} aria-labelledby="first-run">
       <h2 id="first-run">Who signs your reports?</h2>
       <p>
-        Name, license and phone go at the head of every report. It takes a minute, and can be done
-        later in Settings.
+        Name, license and phone are printed at the head of every report. It takes a minute, and can
+        be done later in Settings.
       </p>
       <p>
         <a href="/firm">Set up your firm</a>

@@ -37,9 +37,9 @@ const FIELD_OF: Record<string, keyof Fields> = {
 };
 
 const WANTED: Partial<Record<keyof Fields, string>> = {
-  address: 'Give the address of the property.',
-  client: 'Say who the scope is for.',
-  day: 'Give the day of the scope.',
+  address: 'Enter the address of the property.',
+  client: 'Enter who the scope is for.',
+  day: 'Enter the day of the scope.',
 };
 
 /** Books a job: property, client, when, the end of the inspection period, scope. */
@@ -173,7 +173,7 @@ export function NewJob({
           <div className={form['field']}>
             <label htmlFor={`${id}-assignedTo`}>Inspector</label>
             <select id={`${id}-assignedTo`} {...register('assignedTo')}>
-              <option value="">Nobody yet</option>
+              <option value="">Unassigned</option>
               {crews.map((crew) => (
                 <option key={crew.id} value={crew.id}>
                   {crew.name}
@@ -190,25 +190,25 @@ export function NewJob({
           </select>
         </div>
         <div className={form['field']}>
-          <label htmlFor={`${id}-responsibility`}>The owner’s duty runs</label>
+          <label htmlFor={`${id}-responsibility`}>The owner is responsible</label>
           <select id={`${id}-responsibility`} {...register('responsibility')}>
             <option value="to-main">to the main</option>
             <option value="to-property-line">to the property line</option>
           </select>
         </div>
         <details>
-          <summary>More: where it is, what it costs</summary>
+          <summary>More: position, fee</summary>
           {field(
             'place',
             'Latitude and longitude',
             'text',
-            'For the ways of a day, such as 45.52, -122.68.',
+            'To work out drives, such as 45.52, -122.68.',
           )}
           {field(
             'fee',
             'Fee',
             'text',
-            'As text; it stands on the job and in the list for your books.',
+            'As text; it appears on the job and in the export for your books.',
           )}
         </details>
         {errors.root && (

@@ -41,9 +41,9 @@ export function DuePage({ groups, whose, count, more, undo }: Props) {
         <form method="post" action={`/due?whose=${whose ?? ''}`} className={styles['undo']}>
           <input type="hidden" name="job" value={undo.jobId} />
           <input type="hidden" name="key" value={undo.key} />
-          <span role="status">That is off the list.</span>
+          <span role="status">Taken off the list.</span>
           <button type="submit" name="do" value="undo">
-            Put it back
+            Undo
           </button>
         </form>
       )}
@@ -51,7 +51,7 @@ export function DuePage({ groups, whose, count, more, undo }: Props) {
         <p className={styles['none']}>
           {count > 0
             ? 'Nothing of yours is due in the next 60 days.'
-            : 'Nothing is due in the next 60 days. Scopes, reports, inspection periods, looks again and upkeep stand here once a job has them.'}
+            : 'Nothing is due in the next 60 days. Scopes, reports, inspection periods, scopes after repairs and upkeep appear here once a job has them.'}
         </p>
       )}
       {groups.map(({ name, items }) => (

@@ -53,7 +53,7 @@ export function Review({ finding, onReview, onTakeBack, onNext }: Props) {
             {review.reason === '' ? '' : `: ${review.reason}`}
           </p>
           <button type="button" onClick={onTakeBack}>
-            Open it again
+            Reopen
           </button>
         </>
       ) : (

@@ -54,7 +54,7 @@ export const FirmScreen = memo(function FirmScreen({ firm = {}, hasPeople }: Pro
             <Field name="inspector" label="Your name" value={stored.inspector} />
             <Field name="license" label="License" value={stored.license} />
             <Field name="phone" label="Phone" value={stored.phone} />
-            <Field name="email" label="E-mail" value={stored.email} />
+            <Field name="email" label="Email" value={stored.email} />
             <Field name="address" label="Address" value={stored.address} />
           </div>
         </section>

@@ -29,15 +29,15 @@ const sayTime = (at: string) => `${at.slice(0, 16).replace('T', ' ')} UTC`;
 function sayState({ state, tries, answer, nextTryAt }: Message): string {
   switch (state) {
     case 'kept':
-      return 'Kept here: no mail service is set up.';
+      return 'Kept here: no email service is set up.';
     case 'waiting':
-      return `Not sent yet${tries > 0 ? `, tried ${tries === 1 ? 'once' : `${tries} times`}` : ''}${nextTryAt ? `; tried again ${sayTime(nextTryAt)}` : ''}.${answer ? ` The mail service said: ${answer}` : ''}`;
+      return `Not sent yet${tries > 0 ? `, tried ${tries === 1 ? 'once' : `${tries} times`}` : ''}${nextTryAt ? `; tried again ${sayTime(nextTryAt)}` : ''}.${answer ? ` The email service said: ${answer}` : ''}`;
     case 'sent':
       return 'Sent.';
     case 'bounced':
-      return `Bounced: the mail service will not take it. It said: ${answer}`;
+      return `Bounced: the email service will not take it. It said: ${answer}`;
     case 'failed':
-      return `Given up after ${tries} tries. The mail service said: ${answer}`;
+      return `Given up after ${tries} tries. The email service said: ${answer}`;
   }
 }
 

@@ -15,13 +15,13 @@ type Props = {
 /** What became of a message, by how it stands in the outbox. */
 const SAID: Readonly<Record<string, string>> = {
   kept: 'Sent: it stands in the outbox.',
-  sent: 'Sent: the mail service has taken it.',
-  waiting: 'The mail service did not take it yet. It is tried again by itself: see the outbox.',
-  bounced: 'It bounced: the mail service will not take it. See the outbox.',
+  sent: 'Sent: the email service has taken it.',
+  waiting: 'The email service did not take it yet. It is tried again by itself: see the outbox.',
+  bounced: 'It bounced: the email service will not take it. See the outbox.',
   failed: 'It was given up. See the outbox.',
 };
 
-/** Sends the issued report. The mail service that ships is simulated: messages stand in the outbox. */
+/** Sends the issued report. The email service that ships is simulated: messages stand in the outbox. */
 export function Send({ jobId, title, headline, inspector }: Props) {
   const [said, setSaid] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<readonly string[]>([]);

@@ -17,7 +17,7 @@ export type Link = {
 
 type Props = { readonly jobId: string; readonly links: readonly Link[]; readonly now: string };
 
-/** Links by which the issued report is read: made, copied once, taken back. */
+/** Links by which the issued report is read: made, copied once, revoked. */
 export function Share({ jobId, links: stored, now }: Props) {
   const [links, setLinks] = useState(stored);
   const [made, setMade] = useState<string | null>(null);
@@ -49,16 +49,16 @@ export function Share({ jobId, links: stored, now }: Props) {
     setLinks((before) => before.map((one) => (one.id === id ? { ...one, revokedAt: now } : one)));
   };
   const state = ({ revokedAt, expiresAt }: Link) =>
-    revokedAt ? 'taken back' : expiresAt <= now ? 'expired' : `until ${sayAt(expiresAt)}`;
+    revokedAt ? 'revoked' : expiresAt <= now ? 'expired' : `until ${sayAt(expiresAt)}`;
   return (
     <div className={styles['options']}>
       <Form className={styles['pair']} onTyped={make}>
         <label>
-          For whom
+          Recipient
           <input name="label" autoComplete="off" />
         </label>
         <label>
-          It opens
+          Opens
           <select name="reader">
             {READERS.map((one) => (
               <option key={one} value={one}>
@@ -71,7 +71,7 @@ export function Share({ jobId, links: stored, now }: Props) {
           Days
           <input name="days" inputMode="numeric" defaultValue="30" />
         </label>
-        <button type="submit">Make a link</button>
+        <button type="submit">Create a link</button>
       </Form>
       {made && (
         <p role="status" className={styles['made']}>
@@ -86,7 +86,7 @@ export function Share({ jobId, links: stored, now }: Props) {
             type="button"
             onClick={() => void navigator.clipboard.writeText(made).then(() => setCopied(true))}
           >
-            {isCopied ? 'Copied' : 'Copy it'}
+            {isCopied ? 'Copied' : 'Copy'}
           </button>
         </p>
       )}
@@ -97,7 +97,7 @@ export function Share({ jobId, links: stored, now }: Props) {
             {link.label || 'A link'}: {READER_NAMES[link.reader].toLowerCase()}, {state(link)}{' '}
             {!link.revokedAt && link.expiresAt > now && (
               <button type="button" onClick={() => void revoke(link.id)}>
-                Take it back
+                Revoke
               </button>
             )}
           </li>

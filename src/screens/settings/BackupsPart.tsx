@@ -29,12 +29,12 @@ export function BackupsPart({
       <p role={isTrouble ? 'alert' : undefined}>{text}</p>
       {folder === null ? (
         <p>
-          Chert was started with backups turned off. Make sure that something makes them:{' '}
+          Chert was started with backups turned off. Make sure something else makes them:{' '}
           <code>npm run backup -- FOLDER</code>.
         </p>
       ) : (
         <p>
-          They go to <code>{folder}</code>. A backup on the same disk goes with the disk: have
+          They go to <code>{folder}</code>. A backup on the same disk is lost with the disk: have
           another machine fetch that folder, or start Chert with <code>CHERT_BACKUPS</code> on
           another disk.
         </p>
@@ -42,11 +42,11 @@ export function BackupsPart({
       <div className={styles['grid']}>
         <Labelled
           label="Every day at"
-          hint="By this machine’s clock. Leave empty for a day after the last one."
+          hint="By this machine’s clock. Leave empty for 24 hours after the last one."
         >
           <input type="time" {...register('backups.at')} />
         </Labelled>
-        <Labelled label="Days kept" hint="Plus the last one of each of 4 weeks and 12 months.">
+        <Labelled label="Days to keep" hint="Plus the last one of each of 4 weeks and 12 months.">
           <input inputMode="numeric" {...register('backups.days', { valueAsNumber: true })} />
         </Labelled>
         {bucket !== null && (

@@ -25,13 +25,14 @@ export function Exchange({ kept, onRead, onTrouble }: Props) {
   };
   return (
     <section className={styles['part']} aria-labelledby="exchange-title">
-      <h2 id="exchange-title">Take them with you</h2>
+      <h2 id="exchange-title">Export and import</h2>
       <p>
-        The rig, your words and how you judge, as one file. What you import is kept once you say so.
+        Your rig, words and thresholds, as one file. What you import is saved once you press Save
+        settings.
       </p>
       <div className={styles['row']}>
         <button type="button" className={form['plain']} onClick={write}>
-          Export what is kept
+          Export settings
         </button>
         <label className={styles['labelled']}>
           <span>Import a file</span>

@@ -4,10 +4,10 @@ import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
 
 const NUMBERS = [
-  ['factor', 'Road, times the line'],
-  ['mph', 'Miles an hour'],
-  ['stopMin', 'To park, min'],
-  ['unknownMin', 'An unknown way, min'],
+  ['factor', 'Road miles for each straight mile'],
+  ['mph', 'Average speed, mph'],
+  ['stopMin', 'Parking and unloading, min'],
+  ['unknownMin', 'Drive where a position is missing, min'],
 ] as const;
 
 /** When the firm works, and by what the ways of the board and of free times are reckoned. */
@@ -16,11 +16,11 @@ export function HoursPart({ register }: { readonly register: UseFormRegister<Set
     <section className={styles['part']} aria-labelledby="hours-title">
       <h2 id="hours-title">The week</h2>
       <p>
-        What the board and the free times of a booking go by. There is no map: a way is the straight
-        line, made longer.
+        The board and the free times of a booking are worked out from these. There is no map: a
+        drive is the straight line, made longer.
       </p>
       <div className={styles['grid']}>
-        <Labelled label="Work begins">
+        <Labelled label="Work starts">
           <input type="time" {...register('hours.start')} />
         </Labelled>
         <Labelled label="Work ends">
@@ -28,7 +28,7 @@ export function HoursPart({ register }: { readonly register: UseFormRegister<Set
         </Labelled>
         <Labelled
           label="It often rains from"
-          hint="Nobody goes on a roof then. Leave both empty for none."
+          hint="No roof work is planned then. Leave both empty for none."
         >
           <input type="time" {...register('hours.rainFrom')} />
         </Labelled>

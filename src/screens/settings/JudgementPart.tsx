@@ -14,10 +14,10 @@ import { Labelled } from './Labelled';
 import styles from './SettingsScreen.module.css';
 
 const NUMBER_LABELS: Readonly<Record<NumberKey, string>> = {
-  mergeFt: 'Out and back are one thing within, ft',
-  minDrainMin: 'Drained without a remark after, min',
-  eyeSizeIn: 'An eyeballed inch may be out by, in',
-  eyeShareRatio: 'An eyeballed share may be out by',
+  mergeFt: 'Out and back match within, ft',
+  minDrainMin: 'Long enough to drain, min',
+  eyeSizeIn: 'An estimated size may be off by, in',
+  eyeShareRatio: 'An estimated share may be off by',
   transmitterHeightIn: 'Transmitter over the invert, in',
   transmitterBehindIn: 'Transmitter behind the lens, in',
 };
@@ -39,8 +39,8 @@ export function JudgementPart({
     <section className={styles['part']} aria-labelledby="judge-title">
       <h2 id="judge-title">How you judge</h2>
       <p>
-        What a new job begins with. A job keeps what it began with; on its Findings you can take
-        over the settings of today. A field left empty goes by Chert’s own number.
+        What a new job starts with. A job keeps what it started with; on its Findings you can switch
+        it to the current settings. A field left empty uses Chert’s own number.
       </p>
       <div className={styles['grid']}>
         <Labelled label="Profile">
@@ -49,19 +49,19 @@ export function JudgementPart({
             <option value="renew-first">Renew first</option>
           </select>
         </Labelled>
-        <Labelled label="The owner’s duty runs">
+        <Labelled label="The owner is responsible">
           <select {...register('judgement.responsibility')}>
             <option value="to-main">to the main</option>
             <option value="to-property-line">to the property line</option>
           </select>
         </Labelled>
-        <Labelled label="Stations are taken from">
+        <Labelled label="Stations are measured on">
           <select {...register('judgement.trustPass')}>
             <option value="back">the way back (taut cable)</option>
             <option value="out">the way out</option>
           </select>
         </Labelled>
-        <Labelled label="The cable slips">
+        <Labelled label="Cable slip is spread">
           <select {...register('judgement.slipOn')}>
             <option value="even">evenly</option>
             <option value="out">on the way out</option>
@@ -92,7 +92,7 @@ export function JudgementPart({
         </div>
       </details>
       <details className={styles['more']}>
-        <summary>Years that each material usually serves</summary>
+        <summary>Usual service life of each material, years</summary>
         <p>{SERVICE_LIFE_SOURCE}.</p>
         <div className={styles['lives']}>
           {MATERIALS.flatMap((material) => {

@@ -7,14 +7,14 @@ import styles from './SettingsScreen.module.css';
 export function KeepPart({ register }: { readonly register: UseFormRegister<SettingsFields> }) {
   return (
     <section className={styles['part']} aria-labelledby="keep-title">
-      <h2 id="keep-title">How long things are kept</h2>
+      <h2 id="keep-title">Retention</h2>
       <p>
         Logs, stills and issued reports stay. Voice notes and recordings of a job whose report is
-        out can go after a time; the job’s history tells each removal. What is gone is gone from the
-        backups too, once those are replaced.
+        out can be removed after a time; the job’s history shows each removal. They are gone from
+        the backups too, once those are replaced.
       </p>
       <div className={styles['grid']}>
-        <Labelled label="Kept for, months" hint="Leave it empty to keep all.">
+        <Labelled label="Keep for, months" hint="Leave it empty to keep everything.">
           <input inputMode="numeric" {...register('keepMonths', MAYBE_NUMBER)} />
         </Labelled>
       </div>

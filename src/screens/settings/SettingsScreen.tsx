@@ -144,19 +144,19 @@ export const SettingsScreen = memo(function SettingsScreen({
             <Labelled label="Rod, ft">
               <input inputMode="decimal" {...register('equipment.rodFt', number)} />
             </Labelled>
-            <Labelled label="Rod weighs, lb a foot">
+            <Labelled label="Rod weight, lb per foot">
               <input inputMode="decimal" {...register('equipment.rodLbPerFt', number)} />
             </Labelled>
-            <Labelled label="Push you keep up, lb">
+            <Labelled label="Push you can keep up, lb">
               <input inputMode="decimal" {...register('equipment.pushLb', number)} />
             </Labelled>
           </div>
           <h3>Heads</h3>
           <p>
-            How high a head sees makes an open joint measurable on a still: hold it a foot from a
-            tape; 14.4 in seen from top to bottom is 62°. How its lens bends a picture (0 for a true
-            one, about −0.1 for a wide one) makes every measure surer. Leave empty what you do not
-            know.
+            With its field of view, an open joint can be measured on a still: hold the head a foot
+            from a tape; 14.4 in seen from top to bottom is 62°. With its lens distortion (0 for
+            none, about −0.1 for a wide lens) every measurement is more certain. Leave empty what
+            you do not know.
           </p>
           {heads.fields.map((field, index) => (
             <div key={field.id} className={styles['row']}>
@@ -169,23 +169,23 @@ export const SettingsScreen = memo(function SettingsScreen({
                   {...register(`equipment.heads.${index}.diameterIn`, number)}
                 />
               </Labelled>
-              <Labelled label="Sees, degrees high">
+              <Labelled label="Field of view, degrees high">
                 <input
                   inputMode="decimal"
                   {...register(`equipment.heads.${index}.fieldDeg`, MAYBE_NUMBER)}
                 />
               </Labelled>
-              <Labelled label="Lens bends">
+              <Labelled label="Lens distortion">
                 <input
                   inputMode="decimal"
                   {...register(`equipment.heads.${index}.distortion`, MAYBE_NUMBER)}
                 />
               </Labelled>
               <label className={styles['tick']}>
-                <input type="checkbox" {...register(`equipment.heads.${index}.levels`)} /> levels
-                itself
+                <input type="checkbox" {...register(`equipment.heads.${index}.levels`)} />{' '}
+                self-leveling
               </label>
-              <Remove label={`Take out head ${index + 1}`} onClick={() => heads.remove(index)} />
+              <Remove label={`Remove head ${index + 1}`} onClick={() => heads.remove(index)} />
             </div>
           ))}
           <Add onClick={() => heads.append({ name: '', diameterIn: 1.5, levels: false })}>
@@ -197,7 +197,7 @@ export const SettingsScreen = memo(function SettingsScreen({
               <Labelled label="Skid">
                 <input {...register(`equipment.skids.${index}.name`)} />
               </Labelled>
-              <Remove label={`Take out skid ${index + 1}`} onClick={() => skids.remove(index)} />
+              <Remove label={`Remove skid ${index + 1}`} onClick={() => skids.remove(index)} />
             </div>
           ))}
           <Add onClick={() => skids.append({ name: '' })}>Add a skid</Add>
@@ -205,8 +205,8 @@ export const SettingsScreen = memo(function SettingsScreen({
         <section className={styles['part']} aria-labelledby="words-title">
           <h2 id="words-title">Your own words</h2>
           <p>
-            What you call a thing, and what it is in Chert’s words. The call-out line then reads
-            yours as its own.
+            What you call a thing, and what that is in Chert’s words. The call-out line then
+            understands yours.
           </p>
           {words.fields.map((field, index) => (
             <div key={field.id} className={styles['row']}>
@@ -216,7 +216,7 @@ export const SettingsScreen = memo(function SettingsScreen({
               <Labelled label="It means" hint={sayReading(saidWords[index]?.means ?? '')}>
                 <input {...register(`ownWords.${index}.means`)} />
               </Labelled>
-              <Remove label={`Take out word ${index + 1}`} onClick={() => words.remove(index)} />
+              <Remove label={`Remove word ${index + 1}`} onClick={() => words.remove(index)} />
             </div>
           ))}
           <Add onClick={() => words.append({ says: '', means: '' })}>Add a word</Add>
@@ -237,8 +237,7 @@ export const SettingsScreen = memo(function SettingsScreen({
             <section className={styles['part']} aria-labelledby="prices-title">
               <h2 id="prices-title">Prices</h2>
               <p>
-                What repairs are reckoned by is kept in <a href="/prices">price books</a>, one for
-                each area.
+                Repairs are priced from <a href="/prices">price books</a>, one for each area.
               </p>
             </section>
           </>
@@ -262,7 +261,7 @@ export const SettingsScreen = memo(function SettingsScreen({
           <button className={form['act']} type="submit">
             Save settings
           </button>
-          {isKept && <p role="status">Kept.</p>}
+          {isKept && <p role="status">Saved.</p>}
         </div>
       </fieldset>
     </form>

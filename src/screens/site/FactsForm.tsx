@@ -108,7 +108,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
           <Select name="scope" label="In scope" options={SCOPES} value={job.scope} />
           <Select
             name="responsibility"
-            label="The owner’s duty runs"
+            label="The owner is responsible"
             options={DUTIES}
             value={job.responsibility}
           />
@@ -143,7 +143,7 @@ export function FactsForm({ inspection, onFacts }: Props) {
           <button className={form['act']} type="submit">
             Save these facts
           </button>
-          {isKept && <p role="status">Kept.</p>}
+          {isKept && <p role="status">Saved.</p>}
         </div>
       </fieldset>
     </Form>

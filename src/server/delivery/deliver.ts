@@ -36,7 +36,7 @@ function note(
 }
 
 /**
- * Hands a waiting message to the mail service and notes what came of it: sent, bounced for good, to be tried
+ * Hands a waiting message to the email service and notes what came of it: sent, bounced for good, to be tried
  * again, or given up. A message that is not waiting, or not yet due, is left alone.
  */
 export async function deliver(

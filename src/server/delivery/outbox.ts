@@ -16,7 +16,7 @@ export type Sent = {
   readonly sentAt: string;
   readonly state: MessageState;
   readonly tries: number;
-  /** What the mail service said last; empty before it said anything. */
+  /** What the email service said last; empty before it said anything. */
   readonly answer: string;
   readonly nextTryAt: string | null;
   readonly attachments: readonly {

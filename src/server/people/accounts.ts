@@ -75,7 +75,7 @@ export function createAccount(db: Database, { name, mail, role }: NewAccount, no
     throw new Refusal(
       409,
       'mail-taken',
-      'This mail address has an account already. Open it again, or use another address.',
+      'This email address has an account already. Reopen it, or use another address.',
     );
   return { id, name: name.trim(), role };
 }

@@ -33,10 +33,10 @@ export async function actOnMe(
         : trouble('That device was signed out already.');
     case 'end-others':
       endSessions(db, who.id, now, who.sessionId);
-      return { said: 'You are signed in on this device alone.' };
+      return { said: 'You are signed in on this device only.' };
     case 'remove-passkey':
       return removePasskey(db, who.id, text('id'))
-        ? { said: 'The passkey opens nothing any more.' }
+        ? { said: 'The passkey is removed.' }
         : trouble('That passkey was removed already.');
     case 'password':
       return changePassword(db, who, text('before'), text('password'), now);
@@ -44,17 +44,17 @@ export async function actOnMe(
       return { said: 'The address is made.', feed: makeFeed(db, who.id) };
     case 'end-feed':
       endFeed(db, who.id);
-      return { said: 'The address opens nothing any more.' };
+      return { said: 'The address no longer works.' };
     case 'reminders':
       setReminded(db, who.id, form.get('reminded') === 'on');
-      return { said: 'Kept.' };
+      return { said: 'Saved.' };
     case 'home':
       if (text('home').trim() !== '' && !readPlace(text('home')))
         return trouble('Expected two numbers, such as 45.52, -122.68. Nothing was changed.');
       setHome(db, who.id, text('home'));
-      return { said: 'Kept.' };
+      return { said: 'Saved.' };
     default:
-      return trouble('Chert did not understand what was pressed. Nothing was changed.');
+      return trouble('Chert did not understand that request. Nothing was changed.');
   }
 }
 
@@ -66,7 +66,7 @@ async function changePassword(
   now: string,
 ): Promise<Done> {
   if (!(await isPassword(before, passwordOf(db, who.id))))
-    return trouble('The password of today is another one. Nothing was changed.');
+    return trouble('The current password is not right. Nothing was changed.');
   const why = passwordTrouble(password);
   if (why !== null) return trouble(why);
   setPassword(db, who.id, await hashPassword(password));

@@ -60,10 +60,10 @@ async function inviteNew(
   nowMs: number,
 ): Promise<DoneToPeople> {
   const [name, mail, role] = [text('name'), text('mail'), roleOf(text('role'))];
-  if (name.trim() === '') return trouble('Say the name: it stands beside what they do.');
+  if (name.trim() === '') return trouble('Enter a name: it is shown beside what they do.');
   const why = mailTrouble(mail);
   if (why !== null) return trouble(why);
-  if (!role) return trouble('Choose what they do.');
+  if (!role) return trouble('Choose a role.');
   const { id } = createAccount(db, { name, mail, role }, new Date(nowMs).toISOString());
   const link = await mailLink(db, findAccount(db, id)!, 'invitation', origin, nowMs);
   return { said: `${name.trim()} is invited. ${sayMailed(mail.trim())}`, link };
@@ -81,7 +81,7 @@ async function change(
   switch (text('do')) {
     case 'role': {
       const role = roleOf(text('role'));
-      if (!role) return trouble('Choose what they do.');
+      if (!role) return trouble('Choose a role.');
       setRole(db, id, role);
       return { said: `${name} is changed.` };
     }
@@ -102,6 +102,6 @@ async function change(
       reopenAccount(db, id);
       return { said: `${name}’s account is open again.` };
     default:
-      return trouble('Chert did not understand what was pressed. Nothing was changed.');
+      return trouble('Chert did not understand that request. Nothing was changed.');
   }
 }

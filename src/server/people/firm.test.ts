@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import type { Firm } from '#core/model/firm/firm';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { noteDeed } from '../deeds';
 import { listOutbox } from '../delivery/outbox';
@@ -82,6 +83,19 @@ describe('in a firm', () => {
     expect(firmFor(its.db, alder.job)).toEqual({ name: 'Marlpit' });
     changePreferences(its.db, { signing: {} }, () => undefined, signIn(ann));
     expect(firmFor(its.db, anns)?.signer).toEqual({ name: 'Ann' });
+  });
+  it('the firm’s license stands under no typed name while a job is nobody’s', () => {
+    const keep = (firm: Firm) => changePreferences(its.db, { firm }, () => undefined, null);
+    const printed = () => firmFor(its.db, alder.job)?.license;
+    keep({ name: 'Marlpit', license: 'HI-1' });
+    expect(printed()).toBeUndefined();
+    expect(firmFor(its.db, alder.job)).toBe(firmFor(its.db, alder.job));
+    // The report holds the name against this one.
+    keep({ name: 'Marlpit', license: 'HI-1', inspector: 'Olive' });
+    expect(printed()).toBe('HI-1');
+    its.db.prepare('DELETE FROM accounts').run();
+    keep({ name: 'Marlpit', license: 'HI-1' });
+    expect(printed()).toBe('HI-1');
   });
   it('a new job is the inspector’s who books it, the office’s is nobody’s yet', () => {
     expect(ownedBy(alder, signIn(ann)).job.assignedTo).toBe(ann);

@@ -53,4 +53,4 @@ export async function mailLink(
 export const sayMailed = (mail: string): string =>
   smtpSettings(process.env)
     ? `The link goes to ${mail}.`
-    : 'No mail service is set up, so the link goes nowhere by itself: hand it on.';
+    : 'No email service is set up, so the link is not sent: pass it on yourself.';

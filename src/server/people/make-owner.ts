@@ -16,7 +16,7 @@ const mailSchema = Joi.string().email({ tlds: false }).max(200).required();
 /** Why a mail address cannot be taken; `null` when it can. */
 export const mailTrouble = (mail: string): string | null =>
   mailSchema.validate(mail.trim()).error
-    ? 'Expected a mail address, such as name@firm.example.'
+    ? 'Expected an email address, such as name@firm.example.'
     : null;
 
 export type OwnerWish = {
@@ -41,14 +41,14 @@ export async function makeOwner(
     return {
       trouble: 'That is not the code. Look at what was printed when Chert started.',
     };
-  if (name.trim() === '') return { trouble: 'Say your name: it stands beside what you do.' };
+  if (name.trim() === '') return { trouble: 'Enter your name: it is shown beside what you do.' };
   const trouble = mailTrouble(mail) ?? passwordTrouble(password);
   if (trouble !== null) return { trouble };
   const hash = await hashPassword(password);
   return db
     .transaction(() => {
       // Two that come at the same time: the first is the owner.
-      if (hasOwner(db)) return { trouble: 'Somebody was faster: there is an owner now. Sign in.' };
+      if (hasOwner(db)) return { trouble: 'Someone else has just set up the owner. Sign in.' };
       return { id: ownerOf(db, { name, mail, hash }) };
     })
     .immediate();

@@ -54,7 +54,7 @@ export function remind(
     }
     const id = ulid(Date.parse(wishes.now));
     const lines = own.map((item) => lineOf(item, wishes.origin)).join('\n\n');
-    const text = `Hello ${person.name},\n\nthis is due:\n\n${lines}\n\nNo mail in the morning any more? Say so on ${wishes.origin}/me.`;
+    const text = `Hello ${person.name},\n\nthis is due:\n\n${lines}\n\nTo stop these emails, go to ${wishes.origin}/me.`;
     const subject = own.length === 1 ? 'One thing is due' : `${own.length} things are due`;
     const message = { to: person.mail, subject, text, attachments: [] };
     db.transaction(() => {

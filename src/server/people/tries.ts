@@ -1,4 +1,8 @@
-import { type IRateLimiterOptions, RateLimiterMemory } from 'rate-limiter-flexible';
+import {
+  type IRateLimiterOptions,
+  RateLimiterMemory,
+  type RateLimiterRes,
+} from 'rate-limiter-flexible';
 
 const HOUR_S = 3600;
 
@@ -27,30 +31,33 @@ const keysOf = (mail: string, address: string) => {
   ] as const;
 };
 
-/** How long nobody may try again, whole minutes; 0 where they may. Counts on the thread that takes connections alone. */
-export async function waitMin(mail: string, address: string): Promise<number> {
-  const states = await Promise.all(
-    keysOf(mail, address).map(async ([limiter, key]) => ({
-      state: await limiter.get(key),
-      most: limiter.points,
-    })),
-  );
-  const waits = states.map(({ state, most }) =>
-    state && state.consumedPoints >= most ? state.msBeforeNext : 0,
-  );
-  return Math.ceil(Math.max(...waits) / 60_000);
-}
+const minutesOf = (states: readonly RateLimiterRes[]) =>
+  Math.ceil(Math.max(0, ...states.map(({ msBeforeNext }) => msBeforeNext)) / 60_000);
 
-/** Notes that a sign-in failed. */
-export async function noteFailed(mail: string, address: string): Promise<void> {
+/**
+ * Takes a try, counted as failed until `noteGood`: of many that come at once only so many are let to the password.
+ * Counts on the thread that takes connections alone.
+ *
+ * @returns 0 where they may try; else how long nobody may, whole minutes.
+ */
+export async function takeTry(mail: string, address: string): Promise<number> {
+  const keys = keysOf(mail, address);
+  // Who must wait uses up nothing more of what others from there may try.
+  const known = await Promise.all(keys.map(([limiter, key]) => limiter.get(key)));
+  const spent = known.flatMap((state) => (state && state.remainingPoints <= 0 ? [state] : []));
+  if (spent.length > 0) return minutesOf(spent);
+  const taken = await Promise.allSettled(keys.map(([limiter, key]) => limiter.consume(key)));
   // A limiter that is spent says so by throwing what it knows.
-  await Promise.allSettled(keysOf(mail, address).map(([limiter, key]) => limiter.consume(key)));
+  return minutesOf(
+    taken.flatMap((one) => (one.status === 'rejected' ? [one.reason as RateLimiterRes] : [])),
+  );
 }
 
-/** Notes that somebody got in: their own failed tries from there no longer count. */
+/** Notes that somebody got in: that try counts nowhere, nor do their failed ones from there. */
 export async function noteGood(mail: string, address: string): Promise<void> {
-  const [[pair, key]] = keysOf(mail, address);
+  const [[pair, key], ...others] = keysOf(mail, address);
   await pair.delete(key);
+  await Promise.all(others.map(([limiter, of]) => limiter.reward(of)));
 }
 
 /** How often one address may ask for a link to set a password: in an hour. */

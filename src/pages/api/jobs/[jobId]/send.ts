@@ -34,7 +34,7 @@ const schema = Joi.object<Wish>({
     .required(),
 });
 
-/** Sends the issued report: filed in the outbox first, and handed to the mail service where one is set up. */
+/** Sends the issued report: filed in the outbox first, and handed to the email service where one is set up. */
 export const POST = endpoint(async (context) => {
   const jobId = knownJobId(context);
   const wish = await readJson(context.request, BODY_LIMITS.record);

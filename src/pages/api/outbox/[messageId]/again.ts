@@ -5,14 +5,14 @@ import { answer, Refusal } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
 
-/** Hands a message that was not taken to the mail service once more. */
+/** Hands a message that was not taken to the email service once more. */
 export const POST = endpoint(async ({ params }) => {
   const smtp = smtpSettings(process.env);
   if (!smtp)
     throw new Refusal(
       409,
       'no-mail-service',
-      'No mail service is set up: set CHERT_SMTP and CHERT_MAIL_FROM, and start Chert again.',
+      'No email service is set up: set CHERT_SMTP and CHERT_MAIL_FROM, and start Chert again.',
     );
   const id = params['messageId'] ?? '';
   const nowMs = Date.now();
