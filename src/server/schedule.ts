@@ -22,18 +22,16 @@ type Row = {
   readonly property: string;
   readonly accessPoints: string;
   readonly entryCount: number;
+  /** The last look at the same address before. */
+  readonly lastId: string | null;
 };
 
-/** What the last look at a property took, minutes, from its first entry to its last; `null` where there was none. */
-function lastMinOf(db: Database, jobId: string): number | null {
+/** What a look took, minutes, from its first entry to its last; `null` where nothing was logged. */
+function minutesOf(db: Database, jobId: string): number | null {
   const row = prepared<[string], { first: string | null; last: string | null }>(
     db,
     `SELECT min(json_extract(e.body, '$.at')) AS first, max(json_extract(e.body, '$.at')) AS last
-     FROM entries AS e WHERE e.job_id = (
-       SELECT other.id FROM jobs AS this JOIN jobs AS other
-         ON lower(trim(json_extract(other.property, '$.address'))) = lower(trim(json_extract(this.property, '$.address')))
-        AND other.id <> this.id AND other.removed_at IS NULL AND other.scheduled_for < this.scheduled_for
-       WHERE this.id = ? ORDER BY other.scheduled_for DESC LIMIT 1)`,
+     FROM entries AS e WHERE e.job_id = ?`,
   ).get(jobId);
   if (!row?.first || !row.last) return null;
   const minutes = Math.round((Date.parse(row.last) - Date.parse(row.first)) / 60_000);
@@ -45,6 +43,7 @@ function appointmentOf(db: Database, row: Row, hasPeople: boolean): Booked {
   const property = JSON.parse(row.property) as Property;
   const accessPoints = JSON.parse(row.accessPoints) as AccessPoint[];
   const isDone = row.entryCount > 0;
+  const lastMin = isDone || row.lastId === null ? null : minutesOf(db, row.lastId);
   return {
     id: row.id,
     rev: row.rev,
@@ -54,9 +53,7 @@ function appointmentOf(db: Database, row: Row, hasPeople: boolean): Booked {
     day: job.scheduledFor.slice(0, 10),
     beginMin: minOf(job.scheduledFor),
     offsetMin: offsetOf(job.scheduledFor),
-    lengthMin:
-      job.lengthMin ??
-      lengthOf({ property, accessPoints, lastMin: isDone ? null : lastMinOf(db, row.id) }),
+    lengthMin: job.lengthMin ?? lengthOf({ property, accessPoints, lastMin }),
     place: property.position ?? null,
     isOnRoof: accessPoints.some(({ kind, usable }) => usable && accessOf(kind).isOnRoof),
     isDone,
@@ -71,7 +68,11 @@ export function bookedBetween(db: Database, from: string, to: string): Booked[] 
     db,
     `SELECT id, rev, job, property,
        (SELECT json_group_array(json(body)) FROM access_points WHERE job_id = jobs.id) AS accessPoints,
-       (SELECT count(*) FROM entries WHERE job_id = jobs.id) AS entryCount
+       (SELECT count(*) FROM entries WHERE job_id = jobs.id) AS entryCount,
+       (SELECT other.id FROM jobs AS other
+        WHERE lower(trim(json_extract(other.property, '$.address'))) = lower(trim(json_extract(jobs.property, '$.address')))
+          AND other.id <> jobs.id AND other.removed_at IS NULL AND other.scheduled_for < jobs.scheduled_for
+        ORDER BY other.scheduled_for DESC LIMIT 1) AS lastId
      FROM jobs WHERE removed_at IS NULL AND scheduled_for >= ? AND scheduled_for < ?
      ORDER BY scheduled_for, id`,
   )

@@ -5,6 +5,7 @@ import { sayFault, sayGot, sayPath } from './fault';
 import { clip, gapBetweenFt, type Interval, subtract, totalFt, unite } from './interval';
 import { lastAtOrBelow, memoOf } from './memo';
 import { roundTo, sayFt, sayIn, sayList, sayPercent } from './numbers';
+import { readTable, writeTable } from './table';
 
 const stretch: fc.Arbitrary<Interval> = fc
   .tuple(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 20 }))
@@ -159,5 +160,21 @@ describe('days', () => {
   ])('%s and %s days is %s', (day, count, after) => {
     expect(addDays(day, count)).toBe(after);
     expect(daysBetween(day, after)).toBe(count);
+  });
+});
+
+describe('a table in text', () => {
+  it('gives back the records that went in, and takes none of another shape', () => {
+    const records = fc.array(
+      fc.record({ id: fc.string(), at: fc.integer(), place: fc.constantFrom(null, { lat: 1 }) }),
+    );
+    fc.assert(
+      fc.property(records, (list) => {
+        expect(readTable(writeTable(list))).toEqual(list);
+      }),
+    );
+    expect(writeTable([{ a: 1 }, { a: 2 }])).toBe('[["a"],[1],[2]]');
+    expect(() => writeTable([{ a: 1 }, { b: 1 }])).toThrow('Expected the keys a, got b.');
+    expect(() => writeTable([{ a: 1 }, { a: 1, b: 1 }])).toThrow('got a,b');
   });
 });

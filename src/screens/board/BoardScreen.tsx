@@ -10,16 +10,17 @@ import { type BoardProps, useBoard } from './useBoard';
 
 /** Weekends are shown where something stands on them. */
 const WEEKDAYS = 5;
-/** What a card takes on the screen, and what most screens show, px: other rows are drawn once those stand. */
-const CARD_PX = 90;
+/** What a card, the page above the first row and most screens take, px: other rows are drawn once those stand. */
+const CARD_PX = 105;
+const HEAD_PX = 208;
 const SCREEN_PX = 1_000;
 
 /** How many rows fill most screens. */
 function countFirst(rows: readonly BoardRow[]): number {
-  let px = 0;
+  let px = HEAD_PX;
   const last = rows.findIndex(({ days }) => {
     px += CARD_PX * Math.max(1, ...days.map(({ cards }) => cards.length));
-    return px > SCREEN_PX;
+    return px >= SCREEN_PX;
   });
   return last < 0 ? rows.length : last + 1;
 }

@@ -4,6 +4,7 @@ import { type Card, editsOfMove, type Put, putByKey, whyNotPut } from '#client/a
 import { sayNotDone, sendJson } from '#client/api';
 import { deviceId } from '#client/store';
 import { localInstant } from '#client/time';
+import { readTable } from '#core/base/table';
 import { type Hours, sayMin } from '#core/office/hours';
 import type { Person } from '#core/office/roles';
 import { sayDay } from '#core/report/calendar';
@@ -12,7 +13,7 @@ import { composeBoard } from '#core/schedule/board';
 
 export type BoardProps = {
   readonly crews: readonly Crew[];
-  /** The cards (`Card[]`) as JSON text: a page writes that some twenty times faster than it writes objects. */
+  /** The cards (`Card[]`) as a table in text: a page writes that some twenty times faster than it writes objects. */
   readonly cards: string;
   readonly week: readonly string[];
   readonly hours: Hours;
@@ -23,7 +24,7 @@ type Taken = { readonly card: Card; readonly put: Put };
 
 /** A week, what is taken up in it, and what comes of putting it down. */
 export function useBoard({ crews, cards: brought, week, hours, who }: BoardProps) {
-  const [cards, setCards] = useState(() => JSON.parse(brought) as readonly Card[]);
+  const [cards, setCards] = useState(() => readTable<Card>(brought));
   const [taken, setTaken] = useState<Taken | null>(null);
   const [said, setSaid] = useState<{ readonly text: string; readonly isTrouble: boolean } | null>(
     null,
