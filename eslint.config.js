@@ -186,6 +186,17 @@ export default tseslint.config(
     },
   },
   {
+    files: ['src/{screens,ui}/**/*.tsx'],
+    ignores: ['src/screens/shared/Later.tsx'],
+    rules: {
+      // The server does not wait for a part that is fetched: its page would be thrown away and drawn anew.
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'react', importNames: ['Suspense'], message: 'Use Later.' }] },
+      ],
+    },
+  },
+  {
     // What only the types can tell: a promise nobody waits for, a cast that does nothing, a test that is never false.
     files: ['src/**/*.{ts,tsx}', 'e2e/**/*.ts', 'bench/**/*.ts'],
     ignores: ['src/workers/service-worker.ts'],

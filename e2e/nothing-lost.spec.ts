@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
+import { expectAccessible, LIGHTS } from './axe';
 import { ownServer } from './own-server';
 import { bookJob, callOut, expectSaved, loggedOnServer, show, startRun } from './scope';
 import { OWN_PORT } from './server-env';
@@ -163,4 +164,38 @@ test('a file that is no picture is refused with what was expected, in the page a
     page.request.put(at, { data, headers: { 'content-type': 'image/png' } });
   expect((await put(Buffer.from('<svg/>'))).status()).toBe(415);
   expect((await put(Buffer.alloc(11 * 1024 * 1024, 0xff))).status()).toBe(413);
+});
+
+test('a report that was issued is not shown as the draft that the device kept, however slow the server', async ({
+  page,
+}) => {
+  server.seed();
+  await server.start();
+  const path = '/jobs/demo-sedge-lane/report';
+  await page.goto(path);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  // Kept for a time without the server.
+  await page.reload();
+  await page.waitForFunction(async (kept) => Boolean(await caches.match(kept)), path);
+  const issue = page.getByRole('region', { name: /^Issue/ });
+  const limits = issue.getByLabel('It goes out all the same, because');
+  await expect(issue.getByRole('button', { name: 'Issue to buyer' })).toBeEnabled();
+  if ((await limits.count()) > 0) await limits.fill('practice');
+  await page.route('**/issued', async (route) => {
+    const response = await route.fetch();
+    const goOn = server.pause();
+    setTimeout(goOn, 7_000);
+    await route.fulfill({ response });
+  });
+  await issue.getByRole('button', { name: 'Issue to buyer' }).click();
+  await expect(issue.getByRole('link', { name: 'Version 1' })).toBeVisible({ timeout: 30_000 });
+
+  // Without the server the page is there as it was, and says so.
+  await server.kill();
+  await page.reload();
+  await expect(
+    page.getByText(/^The server does not answer\. This page is from \w{3} \d/),
+  ).toBeVisible();
+  await expect(issue.getByRole('link', { name: 'Version 1' })).toBeVisible();
+  for (const light of LIGHTS) await expectAccessible(page, light);
 });

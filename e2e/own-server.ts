@@ -35,11 +35,18 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
     running.kill('SIGKILL');
     await gone;
   }
+  /** Has it say nothing for a while, as one that is busy. */
+  function pause(): () => void {
+    const running = server;
+    running?.kill('SIGSTOP');
+    return () => running?.kill('SIGCONT');
+  }
   return {
     port,
     base,
     start,
     kill,
+    pause,
     env,
     reset: () => {
       data = mkdtempSync(join(tmpdir(), 'chert-e2e-'));

@@ -182,7 +182,7 @@ test('an inspector is let in, works on their own job, reads another’s, and is 
   await ann.goto('/me');
   await ann.waitForFunction(() => !document.querySelector('astro-island[ssr]'));
   await ann.getByRole('button', { name: 'Sign out', exact: true }).click();
-  await expect(ann.getByRole('alert')).toContainText('are not sent yet');
+  await expect(ann.getByRole('alert')).toContainText('not sent yet');
   await ann.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(ann).toHaveURL(/\/sign-in/);
 
@@ -248,7 +248,7 @@ test('a wrong password is slowed, and the right one with it', async ({ page }) =
   await page.goto('/sign-in');
   for (let attempt = 0; attempt < 5; attempt += 1) {
     await tryOnce('a wrong password');
-    await expect(page.getByRole('alert')).toContainText('do not go together');
+    await expect(page.getByRole('alert')).toContainText('do not match');
   }
   await tryOnce(PASSWORD);
   await expect(page.getByRole('alert')).toContainText('Wait 15 minutes');

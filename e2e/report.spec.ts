@@ -139,7 +139,7 @@ test('a link that is guessed, expired or taken back is not there, and gives noth
   expect((await get(`${link}?reader=contractor`))[1]).toBe((await get(link))[1]);
   const [wrongStatus, wrongText] = await get(`${link.slice(0, -4)}AAAA`);
   await page.getByRole('button', { name: 'Revoke' }).click();
-  await expect(page.getByText('agent: page for the agent, taken back')).toBeVisible();
+  await expect(page.getByText('agent: page for the agent, revoked')).toBeVisible();
   const [closedStatus, closedText] = await get(link);
   expect([wrongStatus, closedStatus]).toEqual([404, 404]);
   expect(closedText).toBe(wrongText);

@@ -49,13 +49,13 @@ test('settings of judgement are kept, exported, brought in, and taken over by a 
 test('backups are made at an hour of one’s own', async ({ page }) => {
   await page.goto('/settings');
   await page.getByLabel('Every day at').fill('02:30');
-  await page.getByLabel('Days kept').fill('0');
+  await page.getByLabel('Days to keep').fill('0');
   await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByRole('alert')).toContainText('Days of backups');
-  await page.getByLabel('Days kept').fill('14');
+  await page.getByLabel('Days to keep').fill('14');
   await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Every day at')).toHaveValue('02:30');
-  await expect(page.getByLabel('Days kept')).toHaveValue('14');
+  await expect(page.getByLabel('Days to keep')).toHaveValue('14');
 });

@@ -1,11 +1,13 @@
 import { forgetStore } from './store';
 
 /**
- * Forgets the jobs, pages and stills that this device kept for a time without the server. Call it only when nothing
- * waits to be sent.
+ * Forgets what this device kept for a time without the server: pages and stills, and the jobs themselves where nothing
+ * of them waits to be sent.
+ *
+ * @param isAllSent whether the server has everything; what it has not stays on the device.
  */
-export async function forgetJobs(): Promise<void> {
-  await forgetStore().catch(() => undefined);
+export async function forgetJobs(isAllSent: boolean): Promise<void> {
+  if (isAllSent) await forgetStore().catch(() => undefined);
   if (!('caches' in window)) return;
   await Promise.all(['chert-pages', 'chert-media'].map((name) => window.caches.delete(name))).catch(
     () => undefined,

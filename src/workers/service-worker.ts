@@ -3,6 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration';
 import { precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+import { tellAge } from './kept-page';
 
 declare const self: ServiceWorkerGlobalScope;
 /** The files of the build, put in by the build. */
@@ -23,6 +24,16 @@ const ONLY_WHOLE = {
     Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 };
 
+const SAYS_ITS_AGE = {
+  cachedResponseWillBeUsed: async ({
+    request,
+    cachedResponse,
+  }: {
+    readonly request: Request;
+    readonly cachedResponse?: Response;
+  }) => (cachedResponse ? tellAge(new URL(request.url).pathname, cachedResponse) : null),
+};
+
 /** Pages come fresh from the server; without it, as they were kept. Only jobs' pages and the Desk. */
 registerRoute(
   ({ request, url }) =>
@@ -30,7 +41,7 @@ registerRoute(
   new NetworkFirst({
     cacheName: 'chert-pages',
     networkTimeoutSeconds: PAGE_WAIT_S,
-    plugins: [ONLY_WHOLE, new ExpirationPlugin({ maxEntries: 200 })],
+    plugins: [ONLY_WHOLE, SAYS_ITS_AGE, new ExpirationPlugin({ maxEntries: 200 })],
     matchOptions: { ignoreVary: true, ignoreSearch: true },
   }),
 );

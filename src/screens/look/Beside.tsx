@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { takingBack } from '#client/actions/entries';
 import { clipUrlOf, type Row } from '#client/actions/look-rows';
 import { changeRecording, takeMark } from '#client/actions/recordings';
@@ -7,6 +7,7 @@ import type { Recording } from '#core/model/job/recording';
 import type { Run } from '#core/model/job/run';
 import type { Settings } from '#core/model/job/settings';
 import type { Entry } from '#core/model/log/entry';
+import { Later } from '../shared/Later';
 import { LookLog } from './LookLog';
 import styles from './LookScreen.module.css';
 import { RowActs } from './RowActs';
@@ -67,7 +68,7 @@ export function Beside(props: Props) {
         onRecording={props.choice.chooseRecording}
       />
       <div className={styles['shown']}>
-        <Suspense fallback={null}>
+        <Later>
           {tab === 'measure' && measuring && (
             <MeasurePanel
               measuring={measuring}
@@ -145,7 +146,7 @@ export function Beside(props: Props) {
               machine={machine.panel}
             />
           )}
-        </Suspense>
+        </Later>
       </div>
     </div>
   );

@@ -3,8 +3,8 @@ import { forgetJobs } from '#client/forget-jobs';
 import { countHeld } from '#client/store';
 
 /**
- * Signs this device out. Where all was sent, it forgets the jobs that it kept for a time without the server; what was
- * not sent it keeps, and says so before.
+ * Signs this device out, which then forgets what it kept for a time without the server; what was not sent it keeps, and
+ * says so before.
  */
 export function SignOut() {
   const [held, setHeld] = useState(0);
@@ -16,15 +16,17 @@ export function SignOut() {
       setHeld(count);
       return;
     }
-    if (count === 0) await forgetJobs();
+    await forgetJobs(count === 0);
     form.submit();
   };
   return (
     <form method="post" action="/sign-out" onSubmit={(event) => void submit(event)}>
       {held > 0 && (
         <p role="alert">
-          {held === 1 ? 'One thing' : `${held} things`} logged here are not sent yet. They stay on
-          this device until you sign in here again. Press once more to sign out all the same.
+          {held === 1
+            ? 'One thing logged here is not sent yet. It stays'
+            : `${held} things logged here are not sent yet. They stay`}{' '}
+          on this device until you sign in here again. Press once more to sign out anyway.
         </p>
       )}
       <button type="submit">Sign out</button>

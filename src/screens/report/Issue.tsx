@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { postJson } from '#client/api';
+import { reloadFresh } from '#client/offline';
 import type { Issue as Check } from '#core/judge/check';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';
@@ -24,7 +25,7 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
   const asksLimits = blockers.length > 0 && !isStated;
   const issue = async ({ text }: Typed) => {
     if (latest && text('reason') === '') {
-      setTrouble('Say why it is amended: the new version tells it.');
+      setTrouble('Say why it is amended: the new version prints it.');
       return;
     }
     if (asksLimits && text('limits') === '') {
@@ -38,7 +39,7 @@ export function Issue({ jobId, versions, blockers, isStated, isSaved }: Props) {
       limits: text('limits'),
     });
     if (sent.state === 'ok') {
-      window.location.reload();
+      await reloadFresh();
       return;
     }
     setBusy(false);

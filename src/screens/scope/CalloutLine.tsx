@@ -3,7 +3,6 @@ import {
   type KeyboardEvent,
   lazy,
   type Ref,
-  Suspense,
   useEffect,
   useImperativeHandle,
   useRef,
@@ -19,6 +18,7 @@ import type { Understood } from '#core/speech/kept';
 import { readLine } from '#core/speech/read-line';
 import type { ToldFacts } from '#core/speech/statements/statement';
 import { Form } from '../shared/Form';
+import { Later } from '../shared/Later';
 import { useReady } from '../shared/useReady';
 import styles from './CalloutLine.module.css';
 import { Chip } from './Chip';
@@ -211,9 +211,9 @@ export function CalloutLine(props: Props) {
         {notTaught && <p role="alert">{notTaught}</p>}
         {props.counterBy !== 'picture' && <WordButtons onLine={onLine} />}
         {help && (
-          <Suspense fallback={null}>
+          <Later>
             <KeyHelp by={props.counterBy} />
-          </Suspense>
+          </Later>
         )}
       </div>
     </section>

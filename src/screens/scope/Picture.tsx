@@ -1,5 +1,5 @@
 import { Cable as CableIcon, Camera, CircleStop, Mic, Video } from 'lucide-react';
-import { type ChangeEvent, lazy, Suspense, useRef, useState } from 'react';
+import { type ChangeEvent, lazy, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import { checkStill } from '#client/still';
 import type { Run } from '#core/model/job/run';
@@ -7,6 +7,7 @@ import type { Entry } from '#core/model/log/entry';
 import { sayEntry } from '#core/model/log/say-entry';
 import { CableButton } from '../camera/CableButton';
 import { useMedia } from '../device/useMedia';
+import { Later } from '../shared/Later';
 import styles from './Picture.module.css';
 import type { Cable } from './useCable';
 import type { Scope } from './useScope';
@@ -83,9 +84,9 @@ export function Picture(props: Props) {
           </figcaption>
         </figure>
       ) : (
-        <Suspense fallback={<div className={styles['none']} />}>
+        <Later meanwhile={<div className={styles['none']} />}>
           <RingHere scope={scope} run={run} counterFt={counterFt} />
-        </Suspense>
+        </Later>
       )}
       {sound && chosen?.audioId && (
         <audio controls src={sound} aria-label={`Voice with ${sayEntry(chosen).title}`}>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, useEffect, useRef, useState } from 'react';
 import { stillTarget } from '#client/actions/stills';
 import type { Inspection } from '#core/model/job/inspection';
 import type { Run } from '#core/model/job/run';
@@ -7,6 +7,7 @@ import { sayEntry } from '#core/model/log/say-entry';
 import type { Equipment } from '#core/site/equipment';
 import { useMedia } from '../device/useMedia';
 import type { RunRecorder } from '../device/useRecorder';
+import { Later } from '../shared/Later';
 import { Picture } from './Picture';
 import type { Cable } from './useCable';
 import type { RigOnScope } from './useRigOnScope';
@@ -53,7 +54,7 @@ export function PictureSide(props: Props) {
   };
   if (rig.memory) {
     return (
-      <Suspense fallback={<div />}>
+      <Later meanwhile={<div />}>
         <RigPanel
           inspection={inspection}
           run={run}
@@ -68,12 +69,12 @@ export function PictureSide(props: Props) {
           recorder={props.recorder}
           onClose={rig.close}
         />
-      </Suspense>
+      </Later>
     );
   }
   if (rig.isChoosing) {
     return (
-      <Suspense fallback={<div />}>
+      <Later meanwhile={<div />}>
         <RigOpener
           inspection={inspection}
           run={run}
@@ -82,12 +83,12 @@ export function PictureSide(props: Props) {
           onOpen={rig.open}
           onCancel={() => rig.choose(false)}
         />
-      </Suspense>
+      </Later>
     );
   }
   if (isCamera) {
     return (
-      <Suspense fallback={<div />}>
+      <Later meanwhile={<div />}>
         <CameraPanel
           recorder={props.recorder}
           stillOf={target ? sayEntry(target).title.toLowerCase() : null}
@@ -96,7 +97,7 @@ export function PictureSide(props: Props) {
           onStill={(still) => onStill(still, target, counterFt)}
           onClose={() => setCamera(false)}
         />
-      </Suspense>
+      </Later>
     );
   }
   return (

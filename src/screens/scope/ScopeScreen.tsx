@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense, useCallback, useDeferredValue, useRef, useState } from 'react';
+import { lazy, memo, useCallback, useDeferredValue, useRef, useState } from 'react';
 import { deciding } from '#client/actions/decide';
 import { revised, stillDraft, takingBack } from '#client/actions/entries';
 import { leavingOf } from '#client/actions/leaving';
@@ -224,7 +224,7 @@ export const ScopeScreen = memo(function ScopeScreen({
                     acts={acts}
                   />
                 )}
-                <Suspense fallback={null}>
+                <Later>
                   {view === 'list' && (
                     <LogList
                       scope={scope}
@@ -254,7 +254,7 @@ export const ScopeScreen = memo(function ScopeScreen({
                       onLeave={leave}
                     />
                   )}
-                </Suspense>
+                </Later>
               </div>
               <RunState
                 scope={scope}
