@@ -12,6 +12,7 @@ import type { Paper } from '#core/model/job/report-options';
 import { lastLimits } from '#core/model/job/report-words';
 import { lastLeaving } from '#core/model/job/rulings';
 import { reportOptions } from '#core/model/job/settings';
+import { sayTimeOf } from '#core/office/hours';
 import { composeBeforeAfter } from '#core/report/before-after';
 import type { Block } from '#core/report/block';
 import { dayOf, sayLongDay } from '#core/report/calendar';
@@ -61,9 +62,9 @@ function nowOf(inspection: Inspection, nowMs: number): string {
   });
 }
 
-/** "6 November 2026, 14:05". */
+/** "6 November 2026, 2:05 pm". */
 function sayInstant(instant: string): string {
-  return `${sayLongDay(dayOf(instant))}, ${instant.slice(11, 16)}`;
+  return `${sayLongDay(dayOf(instant))}, ${sayTimeOf(instant)}`;
 }
 
 /** How a job stands against the earlier one that its report names; nothing where it names none. */

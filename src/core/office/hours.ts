@@ -22,6 +22,9 @@ export function sayMin(minutes: number): string {
   return `${((hour + 11) % 12) + 1}:${String(minute).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`;
 }
 
+/** The time of day of an instant, in the offset that it carries: "9:30 am". */
+export const sayTimeOf = (instant: string): string => sayMin(minOf(instant));
+
 /** A length of time: "1 h 15 min". */
 export function sayLength(minutes: number): string {
   const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes) % 60];

@@ -1,5 +1,6 @@
 import { addDays, isDay } from '../base/day';
 import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
+import { minOf, sayTimeOf } from '../office/hours';
 
 const MONTHS = [
   'January',
@@ -49,9 +50,7 @@ export function sayDay(day: string): string {
 
 /** The time of day of an instant where the job is, as people say it: "9:30 am"; `null` at midnight, which nobody means. */
 export function sayClock(instant: string): string | null {
-  const [hour = 0, minute = 0] = instant.slice(11, 16).split(':').map(Number);
-  if (hour === 0 && minute === 0) return null;
-  return `${((hour + 11) % 12) + 1}:${String(minute).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`;
+  return minOf(instant) === 0 ? null : sayTimeOf(instant);
 }
 
 /** A day with its year: "3 November 2026". */

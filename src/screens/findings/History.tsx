@@ -5,6 +5,7 @@ import { listFindingDecisions } from '#core/model/job/rulings';
 import type { Entry } from '#core/model/log/entry';
 import type { FoldedLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
+import { sayTimeOf } from '#core/office/hours';
 import styles from './Detail.module.css';
 
 type Props = {
@@ -42,7 +43,7 @@ export function History({ finding, inspection, logs }: Props) {
       {chainsOf(finding, logs).map(({ runId, entry, fallen }) => (
         <li key={`${runId} ${entry.id}`} data-fallen={fallen !== null}>
           <span className={styles['when']}>
-            {entry.at.slice(11, 16)} {labelIn(inspection.runs, runId)} {entry.pass}
+            {sayTimeOf(entry.at)} {labelIn(inspection.runs, runId)} {entry.pass}
           </span>
           <span>
             {entry.readingFt === null ? 'no reading' : `${entry.readingFt.toFixed(1)} ft`}:{' '}

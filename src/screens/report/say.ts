@@ -1,3 +1,4 @@
+import { sayTimeOf } from '#core/office/hours';
 import { sayDay } from '#core/report/calendar';
 
 /** A version of the report, as lists show it. */
@@ -9,7 +10,7 @@ export type IssuedVersion = {
   readonly seal: string;
 };
 
-/** A moment in the offset that it carries: "Fri 6 Nov, 14:05". */
+/** A moment in the offset that it carries: "Fri 6 Nov, 2:05 pm". */
 export function sayAt(instant: string): string {
-  return `${sayDay(instant.slice(0, 10))}, ${instant.slice(11, 16)}`;
+  return `${sayDay(instant.slice(0, 10))}, ${sayTimeOf(instant)}`;
 }

@@ -6,6 +6,7 @@ import type { Stand } from '#core/judge/check';
 import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import { lastLeaving } from '#core/model/job/rulings';
+import { sayTimeOf } from '#core/office/hours';
 import styles from './BeforeLeave.module.css';
 import panel from './panel.module.css';
 import { useTicked } from './useTicked';
@@ -159,7 +160,7 @@ function Leaving({
   if (left) {
     return (
       <p className={styles['left']} role="status">
-        The site was left at {left.at.slice(11, 16)}
+        You left the site at {sayTimeOf(left.at)}
         {left.reason === '' ? '.' : ` with open points: “${left.reason}”. The report says so.`}
       </p>
     );

@@ -7,15 +7,11 @@ import { sayField, sayValue } from '#core/model/job/say-edit';
 import form from '../shared/form.module.css';
 import styles from './History.module.css';
 
-/** "3 Nov, 09:14" in the reader's own time. */
+/** "Nov 3, 9:14 am" in the reader's own time. */
 const sayAt = (at: string) =>
-  new Date(at).toLocaleString('en-US', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hour12: false,
-  });
+  new Date(at)
+    .toLocaleString('en-US', { day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' })
+    .replace(/[AP]M$/, (half) => half.toLowerCase());
 
 /** What happened to the job, by whom: old values stay readable. Read from the server when it is asked for. */
 export function History({ inspection }: { readonly inspection: Inspection }) {
