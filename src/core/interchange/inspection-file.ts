@@ -31,7 +31,7 @@ export function readInspectionFile(text: string): Outcome<Inspection> {
         path: '',
         expected: 'JSON',
         got: error instanceof Error ? error.message : 'something else',
-        next: 'export the file again from Chert, or mend the JSON',
+        next: 'export the file again from Chert, or correct the JSON',
       },
     ]);
   }

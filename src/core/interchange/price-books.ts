@@ -105,7 +105,7 @@ function rangeOf(row: Row, key: PriceKey, path: string): Outcome<Range> {
       path,
       expected: 'a price that can be right',
       got: `${range.low}, ${range.likely}, ${range.high}: ${why}`,
-      next: 'mend the row and bring the file in again',
+      next: 'correct the row and import the file again',
     });
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: range };
 }

@@ -28,7 +28,7 @@ export function adviseByAction(finding: Finding): Reason {
       return said(lookAgain(finding));
     case 'urgent':
       return said(
-        'Call a licensed drain contractor now. Use as little water as you can until it is mended.',
+        'Call a licensed drain contractor now. Use as little water as you can until it is repaired.',
       );
     case 'repair':
       return said(pageOf(finding.kind)?.repair ?? 'Have a licensed drain contractor repair it.');

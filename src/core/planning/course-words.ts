@@ -33,8 +33,8 @@ function sayRepair(finding: Finding, works: readonly Work[], site: Site): string
   const verbs = sayList(verbsOf(works));
   if (finding.action === 'urgent')
     return [
-      'Call a licensed drain contractor now. Use as little water as you can until it is mended.',
-      `To mend it: ${verbs}.`,
+      'Call a licensed drain contractor now. Use as little water as you can until it is repaired.',
+      `To repair it: ${verbs}.`,
     ];
   if (finding.action === 'upkeep' || finding.action === 'monitor')
     return [`The repair in this plan ends it too: ${verbs}.`];
@@ -123,7 +123,7 @@ export function sayCourse(
     case 'tell':
       return [
         tellsAuthority(repair.site)
-          ? 'It lies on the public side, for the sewer authority to mend.'
+          ? 'It lies on the public side, for the sewer authority to repair.'
           : 'Report it to the sewer authority: it lies on the public side.',
       ];
     case 'wait':

@@ -34,7 +34,7 @@ export function composeCare(assessment: Assessment, repair: Repair): string[] {
     ...(kinds.has('roots') ? ['Plant no trees or hedges over the line.'] : []),
     isOpen
       ? 'Keep the cleanout in sight and easy to open.'
-      : 'Have a cleanout fitted, so that the line can be cleaned.',
+      : 'Have a cleanout installed, so that the line can be cleaned.',
     'If two drains run slow at once, stop the water and call a plumber.',
   ];
 }

@@ -60,7 +60,7 @@ function questionsFor({ inspection: { property } }: Assessment): string[] {
   return [
     'Has this sewer ever backed up, been cleaned or been repaired? When, and by whom?',
     ...(wasRepaired && !history.some(({ what }) => what === 'permit')
-      ? ['Was there a permit for the repair that you told of, and was it signed off?']
+      ? ['Was there a permit for the repair you mentioned, and was it signed off?']
       : []),
     ...(property.serviceCover === undefined
       ? ['Is the line under a warranty or a service plan, and does it pass to the buyer?']
@@ -84,7 +84,7 @@ export function composeClosing(
     {
       kind: 'table',
       title: 'For the closing table: repair, or a credit',
-      head: ['No.', 'What', ...(isPriced ? ['May come to'] : [])],
+      head: ['No.', 'What', ...(isPriced ? ['May cost'] : [])],
       rows: rowsOf(assessment, repair, asked, isPriced),
       numeric: isPriced ? [0, 2] : [0],
       startsPage: true,
@@ -99,7 +99,7 @@ export function composeClosing(
         'The permit and its final sign-off, where the work needs one.',
         'A video of the repaired line from the same opening, with the footage in the picture.',
         'The contractor’s license, invoice and warranty, and that the warranty passes to you.',
-        'A new look by an inspector of your own before closing.',
+        'A new scope by your own inspector before closing.',
       ],
     },
     { kind: 'list', title: 'Questions for the seller', items: questionsFor(assessment) },

@@ -13,7 +13,7 @@ function sayCost(repair: Repair): string | null {
   const only = plan.works.some(({ method }) => method === 'look-again')
     ? ' What a look may lead to is not in it.'
     : '';
-  return `${sayRange(plan.cost)}: ${PLAN_NAMES[plan.id].toLowerCase()}${isClose ? ', too close to call against another plan' : ''}.${only} Planning figures, no quote.`;
+  return `${sayRange(plan.cost)}: ${PLAN_NAMES[plan.id].toLowerCase()}${isClose ? ', too close to call against another plan' : ''}.${only} Planning figures, not a quote.`;
 }
 
 /** What could not be seen, in one line. */
@@ -53,9 +53,9 @@ export const GRADES: TableBlock = {
   head: ['Grade', 'It means'],
   rows: [
     [SEVERITY_WORDS.slight, 'Small. It does no harm today.'],
-    [SEVERITY_WORDS.moderate, 'It can be lived with if it is looked after, or mended in time.'],
+    [SEVERITY_WORDS.moderate, 'It can be lived with if it is looked after, or repaired in time.'],
     [SEVERITY_WORDS.major, 'It does harm now, or will before long.'],
-    [SEVERITY_WORDS.failed, 'The pipe does not do its work there any more.'],
+    [SEVERITY_WORDS.failed, 'The pipe no longer works there.'],
   ],
   numeric: [],
   notes: [`The word beside the grade is what to do: ${Object.values(ACTION_WORDS).join(', ')}.`],

@@ -153,7 +153,7 @@ describe('facts that had no place', () => {
       access: { kind: 'roof-vent' },
     });
     const text = paper(assessment);
-    expect(text).not.toContain('Have a cleanout fitted');
+    expect(text).not.toContain('Have a cleanout installed');
     expect(text).toContain('The cleanout found from inside');
     expect(text).toContain('found from inside the pipe');
   });

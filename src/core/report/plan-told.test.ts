@@ -148,7 +148,7 @@ describe('care and questions', () => {
     ] as never;
     const assessment = assessmentOf([], { accessPoints });
     expect(composeCare(assessment, repairOf(assessment)).join(' ')).toContain(
-      'Have a cleanout fitted',
+      'Have a cleanout installed',
     );
     expect(composeQuestions(repairOf(assessment).plans[1]!)).toEqual([]);
   });

@@ -79,5 +79,5 @@ it('nobody tells the authority to report to the authority', () => {
   const words = (purpose: Purpose) => JSON.stringify(composeReport(asked(purpose, broken)).blocks);
   expect(words('purchase')).toContain('Report finding 1 to the sewer authority');
   expect(words('authority')).not.toMatch(/Report (it|finding 1) to the sewer authority/);
-  expect(words('authority')).toContain('For the sewer authority to mend: finding 1');
+  expect(words('authority')).toContain('For the sewer authority to repair: finding 1');
 });

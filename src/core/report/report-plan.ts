@@ -97,7 +97,7 @@ export function composeCost(repair: Repair): TableBlock | null {
     ],
     numeric: [2],
     notes: [
-      `Planning figures from the price book “${priceBook.name}” of ${sayLongDay(priceBook.editedOn)}. They are no quote: a licensed contractor sets the price.`,
+      `Planning figures from the price book “${priceBook.name}” of ${sayLongDay(priceBook.editedOn)}. They are not a quote: a licensed contractor sets the price.`,
       ...sayOthers(repair, plan),
     ],
   };

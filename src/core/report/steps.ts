@@ -96,7 +96,7 @@ function stepsBefore(assessment: Assessment, repair: Repair, dates: Dates): Step
   add(
     told,
     tellsAuthority(repair.site)
-      ? `For the sewer authority to mend: ${name(told)}, on the public side.`
+      ? `For the sewer authority to repair: ${name(told)}, on the public side.`
       : `Report ${name(told)} to the sewer authority: it is on the public side.`,
     by(DAYS_BEFORE.authority),
   );

@@ -35,7 +35,7 @@ function sayOne({ findings, inspection }: Assessment, lateral: Lateral): string[
     ...(untold.length > 0 && original.length + renewed.length > 0
       ? [`Of no known age: ${sayMaterials(untold)}.`]
       : []),
-    ...(repairFt >= 0.5 ? [`Left to mend: ${sayFeet(repairFt)}.`] : []),
+    ...(repairFt >= 0.5 ? [`Left to repair: ${sayFeet(repairFt)}.`] : []),
     ...(pastLifeFt >= 0.5 ? [`Past its usual years: ${sayFeet(pastLifeFt)}.`] : []),
   ];
 }

@@ -218,7 +218,7 @@ describe('the board', () => {
       weekOf(DAY),
       USUAL_HOURS,
     );
-    expect(board.rows.map(({ crew }) => crew.name)).toEqual(['Ann', 'Nobody yet']);
+    expect(board.rows.map(({ crew }) => crew.name)).toEqual(['Ann', 'Unassigned']);
     expect(board.rows[0]!.days[1]!.cards.map(({ id }) => id)).toEqual(['a']);
     expect(board.days[1]!.name).toBe('Tue 3 Nov');
   });

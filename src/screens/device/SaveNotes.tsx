@@ -55,7 +55,7 @@ export function RefusedNote({ kept, inspection, onSettle }: RefusedProps) {
       </p>
       {body !== null && (
         <details>
-          <summary>Read and mend it</summary>
+          <summary>Read and correct it</summary>
           <label htmlFor={id}>What is sent</label>
           <textarea
             id={id}

@@ -25,7 +25,7 @@ export const ACCESS_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([], { accessPoints: [accessOf('A', { kind: 'roof-vent' })] }),
       spares: line([]),
-      says: /Have a cleanout fitted/,
+      says: /Have a cleanout installed/,
     },
     {
       fires: line([], { accessPoints: [accessOf('A', { obstacle: 'lid under soil' })] }),

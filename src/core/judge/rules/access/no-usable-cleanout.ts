@@ -30,7 +30,7 @@ export const noUsableCleanout: Rule = {
         ? [
             advice(
               null,
-              'Have a cleanout fitted. No cleanout here can be used, and upkeep needs one.',
+              'Have a cleanout installed. No cleanout here can be used, and upkeep needs one.',
             ),
           ]
         : [];

@@ -45,7 +45,7 @@ export const ORDER_CASES: Readonly<Record<string, readonly RuleCase[]>> = {
     {
       fires: line([propertyLine(20), gap(30)], toLine),
       spares: line([propertyLine(40), gap(30)], toLine),
-      says: /theirs to mend/,
+      says: /theirs to repair/,
     },
     {
       fires: line([propertyLine(20), gap(30)], toLine),

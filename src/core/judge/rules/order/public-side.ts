@@ -14,6 +14,6 @@ export const publicSide: Rule = {
         reason(finding, 'it lies on the public side'),
         ...(finding.severity === 'slight'
           ? []
-          : [adviceWith(['notify-authority'], finding, 'It is theirs to mend, not yours.')]),
+          : [adviceWith(['notify-authority'], finding, 'It is theirs to repair, not yours.')]),
       ]),
 };

@@ -38,7 +38,7 @@ export const lipDisplaced: Rule = {
             offset,
             'a lip at a coupling with the pipe out of line: the pipe was poorly bedded',
           ),
-          advice(offset, 'Whoever mends this joint should bed the pipe on both sides of it.'),
+          advice(offset, 'Whoever repairs this joint should bed the pipe on both sides of it.'),
         ];
       });
   },

@@ -9,7 +9,7 @@ export const wasteWithoutWater: Rule = {
   when: 'waste lies where no water stands; or nothing is caught at an open joint',
   then: 'note the waste as unexplained; at the joint, solids are passing',
   because:
-    'waste stays only where something holds it, and what passes an edge clean does not need it mended for the flow',
+    'waste stays only where something holds it, and where waste passes an edge clean, the flow does not need it repaired',
   conclude: (scene) => {
     const { closeTogetherFt, atLipFt } = scene.thresholds;
     const lying = findingsOf(scene, 'debris').filter(
