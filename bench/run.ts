@@ -80,7 +80,8 @@ Median of many runs after warm-up, with the 99th percentile behind it. A log of 
 corrections, stretches, water, locates and unseen stretches in the proportions of a real one, over 480 ft at the most
 (\`src/core/testing/long-log.ts\`). The least program folds, places, matches and grades and does nothing else: no reasons,
 zones, checks, rules or words (\`bench/limit.ts\`). The machine is shared:
-the ratios of one run hold, the milliseconds of one day do not.
+the ratios of one run hold, the milliseconds of one day do not. A figure beyond the aim beside it is a miss,
+and stands here as one.
 
 ${table(core)}
 

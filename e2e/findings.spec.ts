@@ -167,7 +167,9 @@ test('before you leave: by where you stand, ticked when cleared, left with block
   await expect(page.getByText('Say why: the report states it as a limit.')).toBeVisible();
   await page.getByLabel('Why leave with one point open?').fill('the owner had to go');
   await page.getByRole('button', { name: 'Leave the site' }).click();
-  await expect(page.getByText(/You left the site at \d+:\d\d [ap]m with open points/)).toBeVisible();
+  await expect(
+    page.getByText(/You left the site at \d+:\d\d [ap]m with open points/),
+  ).toBeVisible();
   await expectSaved(page);
   await page.goto('/jobs/find-leave/report');
   await expect(page.locator('article')).toContainText('The reason given: the owner had to go.');

@@ -83,7 +83,10 @@ test('what was said becomes entries, by keys alone', async ({ page }) => {
   const id = await bookJob(page, '9 Lens Row');
   await startRun(page);
   await page.goto(`/jobs/${id}/look`);
-  await page.getByRole('tab', { name: 'Narration' }).click();
+  await page.getByRole('tab', { name: 'Log' }).focus();
+  for (const key of ['ArrowLeft', 'Home', 'ArrowRight']) await page.keyboard.press(key);
+  const narration = page.getByRole('tab', { name: 'Narration', selected: true });
+  await expect(narration).toBeFocused();
   const told =
     '[0:02] We start in cast iron, four inch, at zero feet.\n[0:20] There are roots at eighteen feet, about ten percent.\n[0:31] Looks like a crack at twenty seven feet.\n[0:40] No grease in here.';
   await page.getByLabel('Or paste what was said').fill(told);
@@ -99,6 +102,11 @@ test('what was said becomes entries, by keys alone', async ({ page }) => {
   await page.getByLabel(/Say it as you would/).fill('roots 18.5 20%');
   await page.keyboard.press('Enter');
   await page.locator('[data-draft]').nth(2).focus();
+  await page.keyboard.press('Enter');
+  // What was accepted is not lost by one press.
+  await page.getByRole('tabpanel').getByRole('button', { name: 'Remove' }).press('Enter');
+  await expect(page.getByLabel('Or paste what was said')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeFocused();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /Log the 2 accepted/ }).press('Enter');
   await expectSaved(page);

@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3';
+import { minOf } from '#core/base/clock';
 import { addDays } from '#core/base/day';
 import { accessOf } from '#core/catalogue/access/kinds';
 import type { AccessPoint } from '#core/model/job/access-point';
 import type { Job } from '#core/model/job/job';
 import type { Property } from '#core/model/job/property';
-import { minOf } from '#core/office/hours';
 import { readPlace } from '#core/office/travel';
 import type { Appointment, Crew } from '#core/schedule/appointment';
 import { offsetOf } from '#core/schedule/daylight';

@@ -1,4 +1,4 @@
-import { sayMin } from '#core/office/hours';
+import { sayMin } from '#core/base/clock';
 
 /**
  * Pages that tell what only the server knows: the list of jobs, what was issued and sent. Those of a log are brought up

@@ -1,6 +1,6 @@
+import { minOf, sayTimeOf } from '../base/clock';
 import { addDays, isDay } from '../base/day';
 import { type Holidays, NO_HOLIDAYS } from '../model/job/report-options';
-import { minOf, sayTimeOf } from '../office/hours';
 
 const MONTHS = [
   'January',

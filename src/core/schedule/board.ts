@@ -1,6 +1,7 @@
+import { sayLength, sayMin } from '../base/clock';
 import { addDays } from '../base/day';
 import { plainText } from '../base/plain-text';
-import { type Hours, sayLength, sayMin } from '../office/hours';
+import { type Hours } from '../office/hours';
 import { travelMin } from '../office/travel';
 import { sayDay } from '../report/calendar';
 import { type Appointment, type Crew, endOf, inOrder } from './appointment';

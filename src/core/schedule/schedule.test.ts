@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { minOf, movedTo, sayLength, sayMin, USUAL_HOURS } from '../office/hours';
+import { minOf, sayLength, sayMin } from '../base/clock';
+import { movedTo, USUAL_HOURS } from '../office/hours';
 import { travelMin } from '../office/travel';
 import type { Appointment } from './appointment';
 import { composeBoard, sayOfDay, weekOf } from './board';

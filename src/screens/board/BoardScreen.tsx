@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
 import { type Card, shorterDay } from '#client/actions/board';
-import { sayLength, sayMin } from '#core/office/hours';
+import { sayLength, sayMin } from '#core/base/clock';
 import { hasRight } from '#core/office/roles';
 import type { BoardDay, BoardRow } from '#core/schedule/board';
 import { useReady } from '../shared/useReady';

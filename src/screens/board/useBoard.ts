@@ -4,8 +4,9 @@ import { type Card, editsOfMove, type Put, putByKey, whyNotPut } from '#client/a
 import { sayNotDone, sendJson } from '#client/api';
 import { deviceId } from '#client/store';
 import { localInstant } from '#client/time';
+import { sayMin } from '#core/base/clock';
 import { readTable } from '#core/base/table';
-import { type Hours, sayMin } from '#core/office/hours';
+import { type Hours } from '#core/office/hours';
 import type { Person } from '#core/office/roles';
 import { sayDay } from '#core/report/calendar';
 import type { Crew } from '#core/schedule/appointment';

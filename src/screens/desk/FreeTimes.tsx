@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { getJson, sayNotDone } from '#client/api';
 import { localDay } from '#client/time';
-import { sayLength, sayMin } from '#core/office/hours';
+import { sayLength, sayMin } from '#core/base/clock';
 import { sayDay } from '#core/report/calendar';
 import form from '../shared/form.module.css';
 import styles from './FreeTimes.module.css';

@@ -1,3 +1,4 @@
+import { sayTimeOf } from '#core/base/clock';
 import type { Finding } from '#core/judge/finding';
 import type { Inspection } from '#core/model/job/inspection';
 import { labelIn } from '#core/model/job/labels';
@@ -5,7 +6,6 @@ import { listFindingDecisions } from '#core/model/job/rulings';
 import type { Entry } from '#core/model/log/entry';
 import type { FoldedLog } from '#core/model/log/fold';
 import { sayEntry } from '#core/model/log/say-entry';
-import { sayTimeOf } from '#core/office/hours';
 import styles from './Detail.module.css';
 
 type Props = {

@@ -12,7 +12,7 @@ import { LookLog } from './LookLog';
 import styles from './LookScreen.module.css';
 import { RowActs } from './RowActs';
 import { RunChoice } from './RunChoice';
-import { type Tab, Tabs } from './Tabs';
+import { type Tab, tabId, Tabs } from './Tabs';
 import type { LookActs } from './useLookActs';
 import type { Chosen, Looking } from './useLooking';
 import type { useMachine } from './useMachine';
@@ -67,7 +67,7 @@ export function Beside(props: Props) {
         onRun={props.choice.chooseRun}
         onRecording={props.choice.chooseRecording}
       />
-      <div className={styles['shown']}>
+      <div className={styles['shown']} role="tabpanel" aria-labelledby={tabId(isLog ? 'log' : tab)}>
         <Later>
           {tab === 'measure' && measuring && (
             <MeasurePanel
@@ -125,7 +125,8 @@ export function Beside(props: Props) {
                 if (ms !== undefined) props.onSeek(ms);
               }}
               onLog={() => void acts.logNarration(lines).then(told.done)}
-              onClose={told.putAway}
+              onRemove={told.remove}
+              onBringBack={told.bringBack}
             />
           )}
           {tab === 'recording' && (

@@ -1,4 +1,4 @@
-import { type DragEvent, type KeyboardEvent, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import type { Line, Narration, Settled } from '#client/actions/narration';
 import { sayEntry } from '#core/model/log/say-entry';
 import { sayClock } from '#core/recording/say-moment';
@@ -6,6 +6,7 @@ import type { Heard } from '#core/speech/hear/heard';
 import { Form } from '../shared/Form';
 import parts from '../shared/parts.module.css';
 import styles from './NarrationPanel.module.css';
+import { TakeText } from './TakeText';
 
 type Props = {
   readonly narration: Narration | null;
@@ -18,7 +19,9 @@ type Props = {
   readonly onSettle: (id: string, settled: Settled) => void;
   readonly onGo: (line: Line) => void;
   readonly onLog: () => void;
-  readonly onClose: () => void;
+  readonly onRemove: () => void;
+  /** Brings back the one that was removed last; `null` where none was. */
+  readonly onBringBack: (() => void) | null;
 };
 
 const sayDrafts = ({ drafts }: Line) =>
@@ -27,60 +30,6 @@ const sayDrafts = ({ drafts }: Line) =>
     const feet = draft.readingFt === null ? 'no footage' : `${draft.readingFt.toFixed(1)} ft`;
     return `${feet}, ${draft.pass} · ${[title, ...facts].join(' · ')}`;
   });
-
-/** Takes subtitles or text: dropped, chosen, or pasted. */
-function TakeText({ onText }: Pick<Props, 'onText'>) {
-  const id = useId();
-  const [isOver, setOver] = useState(false);
-  const area = useRef<HTMLTextAreaElement>(null);
-  const take = async (file: File | undefined) => {
-    if (file) onText(file.name, await file.text());
-  };
-  const onDrop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    void take(event.dataTransfer.files[0]);
-  };
-  return (
-    <div
-      className={styles['take']}
-      data-over={isOver}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={onDrop}
-    >
-      <p>
-        What was said while the camera went: drop subtitles here (WebVTT, SRT), choose them, or
-        paste text. A draft of the log is made of it; nothing is logged until you say so.
-      </p>
-      <label className={styles['file']}>
-        Choose subtitles or text
-        <input
-          type="file"
-          accept=".vtt,.srt,.txt,text/plain,text/vtt"
-          onChange={(event) => void take(event.target.files?.[0])}
-        />
-      </label>
-      <label htmlFor={id}>Or paste what was said</label>
-      <textarea ref={area} id={id} rows={6} placeholder="[0:12] Clay at eight feet, four inch. …" />
-      <div className={parts['row']}>
-        <button
-          type="button"
-          data-act
-          onClick={() => {
-            const text = area.current?.value.trim() ?? '';
-            if (text !== '') onText('pasted text', text);
-          }}
-        >
-          Make the draft
-        </button>
-      </div>
-    </div>
-  );
-}
 
 type RowProps = {
   readonly line: Line;
@@ -196,11 +145,10 @@ function DraftRow({ line, isHere, onSettle, onGo, onMove, onHere }: RowProps) {
 
 /** What was said, beside the draft that was made of it. */
 export function NarrationPanel(props: Props) {
-  const { narration, heard, lines, progress, onText, onPart, onSettle, onGo, onLog, onClose } =
-    props;
+  const { narration, heard, lines, progress, onText, onPart, onSettle, onGo, onLog } = props;
   const list = useRef<HTMLOListElement>(null);
   const [hereId, setHereId] = useState<string | null>(null);
-  if (!narration || !heard) return <TakeText onText={onText} />;
+  if (!narration || !heard) return <TakeText onText={onText} onBringBack={props.onBringBack} />;
   const here = Math.max(
     0,
     lines.findIndex(({ id }) => id === hereId),
@@ -282,7 +230,7 @@ export function NarrationPanel(props: Props) {
         >
           Log {accepted === 0 ? 'what is accepted' : `the ${accepted} accepted`}
         </button>
-        <button type="button" onClick={onClose}>
+        <button type="button" onClick={props.onRemove}>
           Remove
         </button>
         {progress !== null && <span role="status">{progress}</span>}

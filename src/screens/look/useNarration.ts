@@ -11,15 +11,19 @@ export type NarrationOnDevice = {
   readonly settle: (id: string, settled: Settled) => void;
   /** Leaves only what was not logged. */
   readonly done: (ids: readonly string[]) => void;
-  readonly putAway: () => void;
+  readonly remove: () => void;
+  /** Brings back what was removed last; `null` where nothing was. */
+  readonly bringBack: (() => void) | null;
 };
 
-/** What was said to a recording, and what was made of it so far: kept on this device until it is put away. */
+/** What was said to a recording, and what was made of it so far: kept on this device until it is removed. */
 export function useNarration(key: string): NarrationOnDevice {
   const [narration, setNarration] = useState<Narration | null>(null);
+  const [removed, setRemoved] = useState<Narration | null>(null);
   useEffect(() => {
     let isOver = false;
     setNarration(null);
+    setRemoved(null);
     findDraft(key)
       .then((text) => {
         if (!isOver && text !== '') setNarration(JSON.parse(text) as Narration);
@@ -66,6 +70,10 @@ export function useNarration(key: string): NarrationOnDevice {
           ...Object.fromEntries(ids.map((id) => [id, { ...settled[id], verdict: 'logged' }])),
         },
       }),
-    putAway: () => change(null),
+    remove: () => {
+      setRemoved(narration);
+      change(null);
+    },
+    bringBack: removed && !narration ? () => change(removed) : null,
   };
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { postJson } from '#client/api';
-import { reloadFresh } from '#client/offline';
+import { reloadFresh } from '#client/reload-fresh';
 import type { Issue as Check } from '#core/judge/check';
 import { Form } from '../shared/Form';
 import { type Typed } from '../shared/form-data';

@@ -1,4 +1,4 @@
-import { sayTimeOf } from '#core/office/hours';
+import { sayTimeOf } from '#core/base/clock';
 import { sayDay } from '#core/report/calendar';
 
 /** A version of the report, as lists show it. */

@@ -1,12 +1,12 @@
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { type OnePress, pressesFor } from '#client/actions/one-press';
+import { sayTimeOf } from '#core/base/clock';
 import type { Assessment } from '#core/judge/assessment';
 import type { Stand } from '#core/judge/check';
 import { hrefOfIssue, placeOfIssue } from '#core/judge/place-of-issue';
 import { listToClear, type ToClear } from '#core/judge/to-clear';
 import { lastLeaving } from '#core/model/job/rulings';
-import { sayTimeOf } from '#core/office/hours';
 import styles from './BeforeLeave.module.css';
 import panel from './panel.module.css';
 import { useTicked } from './useTicked';

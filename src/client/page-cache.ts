@@ -1,0 +1,2 @@
+/** The cache of pages that can be opened without the server. The service worker reads it too. */
+export const PAGES = 'chert-pages';
