@@ -44,7 +44,7 @@ function sayBetween(before: Appointment, after: Appointment, { travel }: Hours):
   if (way <= free) return [];
   const reckoned = before.place && after.place ? '' : ', estimated without knowing where they are';
   return [
-    `Between ${names} there ${free === 0 ? 'is no time' : `are ${sayLength(free)}`}, and the way takes ${sayLength(way)}${reckoned}.`,
+    `Between ${names} there ${free === 0 ? 'is no time' : `are ${sayLength(free)}`}, and the drive takes ${sayLength(way)}${reckoned}.`,
   ];
 }
 

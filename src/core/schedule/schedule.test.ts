@@ -199,10 +199,10 @@ describe('the board', () => {
       'a Test Way and b Test Way overlap by 30 min.',
     ]);
     expect(says(job('a', 540), job('b', 645, { place: THERE }))).toEqual([
-      'Between a Test Way and b Test Way there are 15 min, and the way takes 35 min.',
+      'Between a Test Way and b Test Way there are 15 min, and the drive takes 35 min.',
     ]);
     expect(says(job('a', 540), job('b', 630, { place: null }))).toEqual([
-      'Between a Test Way and b Test Way there is no time, and the way takes 25 min, estimated without knowing where they are.',
+      'Between a Test Way and b Test Way there is no time, and the drive takes 25 min, estimated without knowing where they are.',
     ]);
     expect(says(job('a', 960))).toEqual(['a Test Way ends at 5:30 pm, after dark.']);
     expect(says(job('a', 780, { isOnRoof: true }))).toEqual([

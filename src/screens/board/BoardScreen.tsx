@@ -176,7 +176,7 @@ function Shorter({ row, day, hours, who, onTake }: ShorterProps) {
       <summary>
         {Number.isFinite(found.savedMin)
           ? `Could end ${sayLength(found.savedMin)} sooner`
-          : 'An order in which all of them fit'}
+          : 'An order that fits'}
       </summary>
       <ol>
         {[...found.puts].map(([id, beginMin]) => (

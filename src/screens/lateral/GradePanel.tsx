@@ -1,22 +1,16 @@
-import { lazy, Suspense, useSyncExternalStore } from 'react';
+import { lazy } from 'react';
 import { roundTo, sayPercent } from '#core/base/numbers';
 import { nameFinding } from '#core/catalogue/defects/kinds';
 import type { Narrowing } from '#core/judge/held-and-left';
 import type { Grade } from '#core/lateral/grade/grade';
 import type { HeldWater } from '#core/lateral/grade/held-water';
 import { usualFallInPerFt } from '#core/lateral/grade/required-fall';
+import { Later } from '../shared/Later';
 import styles from './Lateral.module.css';
 import { foot, inches } from './say';
 
 // The chart is drawn in the browser only, so its library is loaded when it is wanted.
 const GradeChart = lazy(async () => ({ default: (await import('./GradeChart')).GradeChart }));
-const nothing = () => () => undefined;
-const useIsBrowser = () =>
-  useSyncExternalStore(
-    nothing,
-    () => true,
-    () => false,
-  );
 
 const VERDICT = {
   can: 'Gravity can: the line falls more than it must.',
@@ -32,7 +26,6 @@ type Props = {
 
 /** The fall that is there against the fall that is needed, the water that stands, and what narrows the bore. */
 export function GradePanel({ grade, held, narrowings }: Props) {
-  const isBrowser = useIsBrowser();
   const { whole, verdict, points } = grade;
   return (
     <>
@@ -43,11 +36,9 @@ export function GradePanel({ grade, held, narrowings }: Props) {
             : `${grade.located.length} located, ${points.length} with a ground level. Two with levels give a slope.`}
         </p>
       ) : (
-        isBrowser && (
-          <Suspense fallback={<p className={styles['hint']}>Drawing the grade…</p>}>
-            <GradeChart grade={grade} held={held} />
-          </Suspense>
-        )
+        <Later meanwhile={<p className={styles['hint']}>Drawing the grade…</p>}>
+          <GradeChart grade={grade} held={held} />
+        </Later>
       )}
       {whole && (
         <p className={styles['verdict']} data-verdict={verdict}>

@@ -32,7 +32,7 @@ export function HoursPart({ register }: { readonly register: UseFormRegister<Set
         >
           <input type="time" {...register('hours.rainFrom')} />
         </Labelled>
-        <Labelled label="until">
+        <Labelled label="Until">
           <input type="time" {...register('hours.rainTo')} />
         </Labelled>
         {NUMBERS.map(([key, label]) => (

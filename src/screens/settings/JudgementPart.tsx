@@ -57,7 +57,7 @@ export function JudgementPart({
         </Labelled>
         <Labelled label="Stations are measured on">
           <select {...register('judgement.trustPass')}>
-            <option value="back">the way back (taut cable)</option>
+            <option value="back">the way back</option>
             <option value="out">the way out</option>
           </select>
         </Labelled>

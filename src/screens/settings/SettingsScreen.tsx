@@ -169,7 +169,7 @@ export const SettingsScreen = memo(function SettingsScreen({
                   {...register(`equipment.heads.${index}.diameterIn`, number)}
                 />
               </Labelled>
-              <Labelled label="Field of view, degrees high">
+              <Labelled label="Field of view, °">
                 <input
                   inputMode="decimal"
                   {...register(`equipment.heads.${index}.fieldDeg`, MAYBE_NUMBER)}
