@@ -143,7 +143,8 @@ export function FactsForm({ inspection, onFacts }: Props) {
           <button className={form['act']} type="submit">
             Save these facts
           </button>
-          {isKept && <p role="status">Saved.</p>}
+          {/* On this device: the mark at the top says when the server has it. */}
+          {isKept && <p role="status">Kept.</p>}
         </div>
       </fieldset>
     </Form>
