@@ -1,4 +1,4 @@
-import { PAGES } from './page-cache';
+import { MEDIA, PAGES } from './page-cache';
 import { forgetStore } from './store';
 
 /**
@@ -10,7 +10,7 @@ import { forgetStore } from './store';
 export async function forgetJobs(isAllSent: boolean): Promise<void> {
   if (isAllSent) await forgetStore().catch(() => undefined);
   if (!('caches' in window)) return;
-  await Promise.all([PAGES, 'chert-media'].map((name) => window.caches.delete(name))).catch(
+  await Promise.all([PAGES, MEDIA].map((name) => window.caches.delete(name))).catch(
     () => undefined,
   );
 }

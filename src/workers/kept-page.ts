@@ -1,4 +1,6 @@
-import { sayMin } from '#core/base/clock';
+import { localInstant } from '#client/time';
+import { sayTimeOf } from '#core/base/clock';
+import { sayDay } from '#core/report/calendar';
 
 /**
  * Pages that tell what only the server knows: the list of jobs, what was issued and sent. Those of a log are brought up
@@ -6,9 +8,11 @@ import { sayMin } from '#core/base/clock';
  */
 const TELLS_MORE = /^\/(?:$|jobs\/[^/]+\/(?:report|issued\/))/;
 
-const weekday = new Intl.DateTimeFormat('en-US', { weekday: 'short' });
-const sayWhen = (at: Date) =>
-  `${weekday.format(at)} ${sayMin(at.getHours() * 60 + at.getMinutes())}`;
+/** "Tue 3 Nov, 9:05 am" in the reader's own time: a page may have been kept for weeks. */
+function sayWhen(at: Date): string {
+  const instant = localInstant(at);
+  return `${sayDay(instant.slice(0, 10))}, ${sayTimeOf(instant)}`;
+}
 
 /**
  * A page that was kept, as it is shown while the server does not answer: with a line above it that says of when it is,

@@ -3,6 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration';
 import { precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+import { MEDIA, PAGES } from '#client/page-cache';
 import { tellAge } from './kept-page';
 
 declare const self: ServiceWorkerGlobalScope;
@@ -39,7 +40,7 @@ registerRoute(
   ({ request, url }) =>
     request.mode === 'navigate' && (url.pathname === '/' || url.pathname.startsWith('/jobs/')),
   new NetworkFirst({
-    cacheName: 'chert-pages',
+    cacheName: PAGES,
     networkTimeoutSeconds: PAGE_WAIT_S,
     plugins: [ONLY_WHOLE, SAYS_ITS_AGE, new ExpirationPlugin({ maxEntries: 200 })],
     matchOptions: { ignoreVary: true, ignoreSearch: true },
@@ -51,7 +52,7 @@ registerRoute(
   ({ request, url }) =>
     request.method === 'GET' && /^\/api\/jobs\/[^/]+\/media\//.test(url.pathname),
   new CacheFirst({
-    cacheName: 'chert-media',
+    cacheName: MEDIA,
     plugins: [new ExpirationPlugin({ maxEntries: 400, purgeOnQuotaError: true })],
   }),
 );
