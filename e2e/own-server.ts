@@ -12,6 +12,7 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
   const base = `http://127.0.0.1:${port}`;
   let data = '';
   let server: ChildProcess | null = null;
+  let printed = '';
 
   const env = () => ({
     ...process.env,
@@ -23,7 +24,12 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
   const cli = (name: string) => ['scripts/built.mjs', name];
 
   async function start(): Promise<void> {
-    server = spawn(process.execPath, cli('serve'), { env: env(), stdio: 'ignore' });
+    server = spawn(process.execPath, cli('serve'), {
+      env: env(),
+      stdio: ['ignore', 'pipe', 'ignore'],
+    });
+    printed = '';
+    server.stdout?.on('data', (text: Buffer) => (printed += text.toString('utf8')));
     await expect.poll(() => answers(`${base}/api/health`), { timeout: 30_000 }).toBe(true);
   }
   /** As a power cut would: at once, with nothing put in order. */
@@ -48,6 +54,11 @@ export function ownServer(port: number, more: Readonly<Record<string, string>> =
     kill,
     pause,
     env,
+    /** The code that it printed for its first owner; empty where none is wanted. */
+    ownerCode: async () => {
+      await expect.poll(() => printed, { timeout: 10_000 }).toContain('Chert: http');
+      return /good for this start: (\S+)/.exec(printed)?.[1] ?? '';
+    },
     reset: () => {
       data = mkdtempSync(join(tmpdir(), 'chert-e2e-'));
     },

@@ -13,4 +13,5 @@ export const OWN_PORT = {
   firm: 4883,
   people: 4885,
   office: 4886,
+  access: 4887,
 };

@@ -25,7 +25,7 @@ lines.close();
 const trouble =
   (name === '' ? 'Enter a name: it is shown beside what they do.' : null) ??
   mailTrouble(mail) ??
-  passwordTrouble(password);
+  passwordTrouble(password, mail);
 if (trouble !== null) {
   console.error(`${trouble} Nothing was changed.`);
   process.exit(BAD_INPUT);

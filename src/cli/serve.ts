@@ -3,15 +3,17 @@ import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { database, dataFolder } from '#server/database';
 import { smtpSettings } from '#server/delivery/smtp';
-import { isLoopback, type People } from '#server/front/access';
+import type { People } from '#server/front/access';
 import { createFront, type FrontWishes } from '#server/front/front';
 import { mayAsk } from '#server/front/gate';
+import { isLoopback } from '#server/front/loopback';
 import { openPool } from '#server/front/pool';
 import { installationOf, makeToken } from '#server/installation';
 import { mediaStores } from '#server/media/places';
 import { hasOwner } from '#server/people/accounts';
 import { findSignedIn } from '#server/people/sessions';
 import { noteRunning } from '#server/running';
+import { installationSecret } from '#server/security/installation-secrets';
 import { keepBackups } from './keep-backups';
 import { keepDelivering } from './keep-delivering';
 import { keepReminding } from './keep-reminding';
@@ -43,8 +45,8 @@ const port = Number(process.env['PORT'] ?? 4870);
 /** The token of the installation: opened, and brought up to date, before the first request can arrive. */
 function openData(): string {
   try {
-    const { accessToken } = installationOf(database());
-    return process.env['CHERT_TOKEN'] ?? accessToken;
+    installationOf(database());
+    return process.env['CHERT_TOKEN'] ?? installationSecret(database(), 'access-token');
   } catch (error) {
     console.error(sayStartTrouble(dataFolder(), error));
     process.exit(DATA_TROUBLE);
@@ -87,6 +89,7 @@ const server = createFront({
   app: handler,
   pools,
   clientFolder,
+  proxies: new Set((process.env['CHERT_PROXIES'] ?? '').split(/[ ,]+/).filter(Boolean)),
 });
 
 /** What keeps Chert from answering anybody, and the two ways out. */

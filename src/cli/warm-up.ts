@@ -1,5 +1,6 @@
 import inject from 'light-my-request';
 import { checkEntry } from '#core/model/log/entry.schema';
+import { serviceCall } from '#server/http/service-call';
 import { takeEntries } from '#server/http/take-entries';
 
 type Dispatch = Parameters<typeof inject>[0];
@@ -10,7 +11,11 @@ export async function warmUp(app: unknown): Promise<void> {
   const json = { 'content-type': 'application/json' };
   await inject(dispatch, { method: 'GET', url: '/api/health' });
   const none = { method: 'POST', headers: json, payload: '{}' } as const;
-  await takeEntries('-', '-', null).catch(() => undefined);
+  const call = serviceCall(
+    { kind: 'system', reason: 'to warm up' },
+    { address: '', userAgent: null },
+  );
+  await takeEntries(call, '-', '-', null).catch(() => undefined);
   checkEntry({});
   await inject(dispatch, { ...none, method: 'PATCH', url: '/api/jobs/-' });
 }

@@ -1,4 +1,5 @@
 import type { APIRoute } from 'astro';
+import { backTo } from '#server/http/back';
 
 const YEAR_S = 365 * 24 * 3600;
 
@@ -7,8 +8,5 @@ export const POST: APIRoute = async ({ request, cookies, redirect }) => {
   const form = await request.formData().catch(() => null);
   const light = form?.get('light') === 'crawlspace' ? 'crawlspace' : 'daylight';
   cookies.set('light', light, { path: '/', maxAge: YEAR_S, sameSite: 'lax' });
-  const wanted = form?.get('back');
-  const back = typeof wanted === 'string' ? wanted : '/';
-  // Only a path of this site: "//elsewhere" would be another host.
-  return redirect(/^\/(?![/\\])/.test(back) ? back : '/', 303);
+  return redirect(backTo(form?.get('back')), 303);
 };

@@ -1,11 +1,10 @@
 import type { APIRoute } from 'astro';
-import { database } from '#server/database';
-import { endSession, SESSION_COOKIE } from '#server/people/sessions';
+import { SESSION_COOKIE } from '#server/people/sessions';
+import { signOut } from '#server/services/people';
 
 /** Signs this device out: a form posts here. What the device holds stays on it. */
 export const POST: APIRoute = ({ locals, cookies, redirect }) => {
-  const { who } = locals;
-  if (who) endSession(database(), who.id, who.sessionId, new Date().toISOString());
+  signOut(locals.call);
   cookies.delete(SESSION_COOKIE, { path: '/' });
   return redirect('/sign-in', 303);
 };

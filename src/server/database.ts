@@ -3,7 +3,13 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Sqlite, { type Database } from 'better-sqlite3';
 import { adoptEarlier } from './media/adopt';
-import { migrate, readMigrations } from './migrate';
+import { migrate, readMigrations, versionOf } from './migrate';
+import {
+  attachSecurity,
+  copyAccess,
+  LAST_WITH_ACCESS,
+  SECURITY_FILE,
+} from './security/security-database';
 
 /** Chert's own folder: `CHERT_ROOT`, else the one above this file that has Chert's `package.json`. */
 export function rootFolder(): string {
@@ -40,23 +46,33 @@ export const migrationsFolder = (): string => join(rootFolder(), 'src/server/mig
 const BUSY_MS = 5_000;
 
 /**
- * Opens a database file and brings it up to date. WAL with `synchronous=FULL`: what was acknowledged
- * is on the disk, whatever happens to the process or the power.
+ * Opens a database file, with the one of everything that grants access attached to it, and brings both up to date. WAL
+ * with `synchronous=FULL`: what was acknowledged is on the disk, whatever happens to the process or the power.
+ *
+ * @param securityPath the file of what grants access; the one beside the database while none is named.
  */
-export function openDatabase(path: string): Database {
+export function openDatabase(
+  path: string,
+  securityPath = join(dirname(path), SECURITY_FILE),
+): Database {
   const database = new Sqlite(path, { timeout: BUSY_MS });
   database.pragma('journal_mode = WAL');
   database.pragma('synchronous = FULL');
   database.pragma('foreign_keys = ON');
   const migrations = readMigrations(migrationsFolder());
   keepBefore(database, path, migrations.length);
+  attachSecurity(database, securityPath, migrationsFolder());
+  if (versionOf(database) <= LAST_WITH_ACCESS) {
+    migrate(database, migrations.slice(0, LAST_WITH_ACCESS));
+    copyAccess(database);
+  }
   migrate(database, migrations);
   return database;
 }
 
 /** Keeps a copy of a database of an older shape before it is changed. */
 function keepBefore(database: Database, path: string, latest: number): void {
-  const version = database.pragma('user_version', { simple: true }) as number;
+  const version = versionOf(database);
   if (version === 0 || version >= latest) return;
   const folder = join(dirname(path), 'backups');
   mkdirSync(folder, { recursive: true });

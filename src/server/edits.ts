@@ -5,13 +5,13 @@ import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
-import { hasRight, rightToSet } from '#core/office/roles';
+import { rightToSet } from '#core/office/roles';
 import { refuseFaults, refuseUnknown } from './http/answer';
 import { loadFacts, loadStored, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
 import { canScope } from './people/accounts';
-import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
+import { type Caller, callerHasRight, personOf, refusalTo } from './security/caller';
 
 /** Edits as a device sends them. */
 export type SentEdits = {
@@ -26,8 +26,8 @@ export type SentEdits = {
   /** Set where this server once took it and a restore has lost it: what came later than this stands. */
   readonly asOf?: string;
   readonly edits: readonly Edit[];
-  /** Who sends them; absent where Chert has no people. */
-  readonly who?: SignedIn | null;
+  /** Who sends them. */
+  readonly caller: Caller | null;
 };
 
 export type EditsOutcome = Step & {
@@ -121,14 +121,15 @@ export function storeEdits(
  * @throws what is said of a job that is not there, where somebody may not set one of the fields. Whose job it is,
  *   the office says alone.
  */
-function refuseOthers(db: Database, { job }: Inspection, { who, edits }: SentEdits): void {
-  if (!who) return;
-  const isTheirs = job.assignedTo === who.id;
+function refuseOthers(db: Database, { job }: Inspection, { caller, edits }: SentEdits): void {
+  const person = personOf(caller);
+  const isTheirs = person !== null && job.assignedTo === person.id;
   const may = ({ path }: Edit) =>
     path.join(' ') === 'job assignedTo'
-      ? hasRight(who.role, 'agree', false)
-      : hasRight(who.role, rightToSet(path), isTheirs);
-  if (!edits.every(may)) throw refuseUnknown('job');
+      ? callerHasRight(db, caller, 'agree', false)
+      : callerHasRight(db, caller, rightToSet(path), isTheirs);
+  if (!edits.every(may)) throw refusalTo(caller, 'job');
+  if (!person) return;
   for (const { path, value } of edits)
     if (path.join(' ') === 'job assignedTo' && value !== undefined) refuseNobody(db, value);
 }
@@ -151,7 +152,7 @@ function editsSince(db: Database, jobId: string, { base, device }: SentEdits): R
 function takeDown(
   db: Database,
   jobId: string,
-  sent: Pick<SentEdits, 'id' | 'device' | 'saidAt' | 'who'>,
+  sent: Pick<SentEdits, 'id' | 'device' | 'saidAt' | 'caller'>,
   laid: {
     readonly before: Inspection;
     readonly edits: readonly Edit[];
@@ -182,7 +183,7 @@ function takeDown(
       saidAt: sent.saidAt,
       at: laid.now,
       overSeq: over?.seq ?? null,
-      session: sent.who?.sessionId ?? null,
+      session: personOf(sent.caller)?.sessionId ?? null,
     });
   }
 }
@@ -200,7 +201,7 @@ export function storeOwnEdits(
   const { inspection: before } = loadFacts(db, jobId)!;
   storeDifference(db, before, applyEdits(before, edits));
   const step = stepJob(db, jobId);
-  const sent = { id: change.id, device: SERVER, saidAt: change.now };
+  const sent = { id: change.id, device: SERVER, saidAt: change.now, caller: null };
   takeDown(db, jobId, sent, { before, edits, others: [], rev: step.rev, now: change.now });
   return step;
 }

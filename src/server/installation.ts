@@ -8,8 +8,6 @@ export type Installation = {
   readonly id: string;
   /** New after each restore of a backup. */
   readonly era: string;
-  /** What a browser elsewhere is asked for once. */
-  readonly accessToken: string;
 };
 
 /** Twenty letters out of 31, none mistaken for another: some 99 bits. */
@@ -26,16 +24,13 @@ export function makeToken(): string {
 
 /** The installation of a database; made at its first use. */
 export function installationOf(db: Database): Installation {
-  const find = prepared<[], Installation>(
-    db,
-    'SELECT id, era, access_token AS accessToken FROM installation',
-  );
+  const find = prepared<[], Installation>(db, 'SELECT id, era FROM installation');
   const known = find.get();
   if (known) return known;
   prepared(
     db,
-    'INSERT OR IGNORE INTO installation (only_one, id, era, access_token, latest_at) VALUES (1, ?, ?, ?, ?)',
-  ).run(ulid(), ulid(), makeToken(), new Date(0).toISOString());
+    'INSERT OR IGNORE INTO installation (only_one, id, era, latest_at) VALUES (1, ?, ?, ?)',
+  ).run(ulid(), ulid(), new Date(0).toISOString());
   return find.get()!;
 }
 

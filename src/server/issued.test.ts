@@ -13,6 +13,7 @@ import { hashOfStill } from './media/stills';
 import { StoreTrouble } from './media/store';
 import { createShare, findShared, listShares, revokeShare } from './shares';
 import { freshDatabase } from './testing/fresh-database';
+import { CHERT } from './testing/people';
 import { PNG, withStill } from './testing/with-still';
 const NOW = '2026-11-06T22:05:30.500Z';
 const NOW_MS = Date.parse(NOW);
@@ -24,7 +25,14 @@ const set = (path: readonly string[], value: unknown) =>
   storeEdits(
     its.db,
     JOB,
-    { id: `c${(changes += 1)}`, device: 'D', saidAt: NOW, base: 1, edits: [{ path, value }] },
+    {
+      id: `c${(changes += 1)}`,
+      device: 'D',
+      saidAt: NOW,
+      base: 1,
+      edits: [{ path, value }],
+      caller: CHERT,
+    },
     NOW,
   );
 

@@ -7,6 +7,7 @@ import { listEdits, listOverwritten, storeEdits } from './edits';
 import { logEntries } from './entries';
 import { loadFacts, loadInspection, storeInspection } from './inspections';
 import { freshDatabase } from './testing/fresh-database';
+import { CHERT } from './testing/people';
 
 const alder = demoInspection('alder-bend');
 const RUN = alder.runs[0]!.id;
@@ -73,6 +74,7 @@ describe('two devices on one job', () => {
             device,
             saidAt: instant(step),
             base: seen[device],
+            caller: CHERT,
           };
           const { rev } = storeEdits(its.db, jobId, { ...sent, edits }, instant(step));
           const before = set.filter((one) => one.rev > seen[device] && one.device !== device);

@@ -19,13 +19,22 @@ export function readMigrations(folder: string): Migration[] {
   });
 }
 
+/** The version of a database's shape. */
+export const versionOf = (database: Database, schema = 'main'): number =>
+  database.pragma(`${schema}.user_version`, { simple: true }) as number;
+
 /**
  * Brings a database up to date, each step and its version number in one transaction.
  *
+ * @param schema the name under which the database is attached.
  * @returns the version afterwards. A database newer than the migrations throws and is left alone.
  */
-export function migrate(database: Database, migrations: readonly Migration[]): number {
-  const current = database.pragma('user_version', { simple: true }) as number;
+export function migrate(
+  database: Database,
+  migrations: readonly Migration[],
+  schema = 'main',
+): number {
+  const current = versionOf(database, schema);
   if (current > migrations.length) {
     throw new Error(
       `the database is at version ${current}, this Chert knows ${migrations.length}: update Chert`,
@@ -34,7 +43,7 @@ export function migrate(database: Database, migrations: readonly Migration[]): n
   for (const { version, sql } of migrations.slice(current)) {
     database.transaction(() => {
       database.exec(sql);
-      database.pragma(`user_version = ${version}`);
+      database.pragma(`${schema}.user_version = ${version}`);
     })();
   }
   return migrations.length;

@@ -1,7 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { hasRight, type Person } from '#core/office/roles';
+import type { Person, Right } from '#core/office/roles';
 import { DEFAULT_PREFERENCES, type Preferences } from '#core/site/equipment';
-import { refuseUnknown } from './http/answer';
 import { prepared } from './prepared';
 
 /** What was read last, with its text: the same object while nothing else was set. */
@@ -42,12 +41,9 @@ export function storePreferences(db: Database, preferences: Preferences): void {
   ).run(JSON.stringify(preferences));
 }
 
-/** @throws what is said of an address that is not there, where somebody may not set one of the parts. */
-function refuseOthers(change: object, who: Person | null): void {
-  const rightFor = (part: string) => (OWN.has(part) ? 'set' : OWNERS.has(part) ? 'people' : 'firm');
-  if (who && !Object.keys(change).every((part) => hasRight(who.role, rightFor(part), false)))
-    throw refuseUnknown('address');
-}
+/** The right that it takes to set a part. */
+export const rightToSetPart = (part: string): Right =>
+  OWN.has(part) ? 'set' : OWNERS.has(part) ? 'people' : 'firm';
 
 /**
  * Lays changed parts over what is set, in one transaction: what two screens change at a time both stand. In a firm the
@@ -61,7 +57,6 @@ export function changePreferences(
   check: (whole: Preferences) => void,
   who: Person | null = null,
 ): Preferences {
-  refuseOthers(change, who);
   return db
     .transaction(() => {
       const whole = { ...loadPreferences(db, who), ...change };

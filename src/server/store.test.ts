@@ -56,6 +56,42 @@ describe('migrations', () => {
     }
   });
 
+  it('move what grants access out of an older database, once, and leave the jobs as they are', () => {
+    const path = join(folder, 'old.db');
+    const old = new Sqlite(path);
+    migrate(old, readMigrations(migrationsFolder()).slice(0, 8));
+    old.exec(`
+      INSERT INTO installation (only_one, id, era, access_token, latest_at) VALUES (1, 'I', 'E', 'tok-en', '2026');
+      INSERT INTO accounts (id, name, mail, role, password, created_at, home, preferences, feed_sha256)
+        VALUES ('a', 'Ann', 'ann@x.example', 'owner', 'h', '2026', '1, 2', '{"x":1}', 'f');
+      INSERT INTO sessions VALUES ('s', 'a', 'hash', 'Chrome', '2026-01', '2026-02', NULL);
+      INSERT INTO invitations VALUES ('i', 'a', '2026', '2027', NULL);
+      INSERT INTO passkeys VALUES ('p', 'a', x'01', 3, 'key', '2026', NULL);
+      INSERT INTO jobs (id, job, property, rest, booked_at) VALUES ('j', '{"title":"J","assignedTo":"a"}', '{}', '{}', '2026');
+      INSERT INTO share_links (id, job_id, secret_sha256, label, reader, created_at, expires_at)
+        VALUES ('l', 'j', 'sh', 'Lee', 'agent', '2026', '2027');
+    `);
+    old.close();
+    const security = join(folder, 'old-security.db');
+    for (let start = 0; start < 2; start += 1) {
+      const moved = openDatabase(path, security);
+      const all = (table: string) => moved.prepare(`SELECT * FROM ${table}`).all();
+      expect(all('security.accounts')).toMatchObject([
+        { id: 'a', password: 'h', home: '1, 2', preferences: '{"x":1}', feed_sha256: 'f' },
+      ]);
+      expect(all('sessions')).toMatchObject([
+        { id: 's', confirmed_at: '2026-01', device_id: null },
+      ]);
+      expect(all('invitations')).toHaveLength(1);
+      expect(all('passkeys')).toMatchObject([{ id: 'p', counter: 3, ended_at: null }]);
+      expect(all('share_links')).toMatchObject([{ id: 'l', job_id: 'j', reader: 'agent' }]);
+      expect(all('secrets')).toEqual([{ name: 'access-token', value: 'tok-en' }]);
+      expect(all('main.jobs')).toMatchObject([{ id: 'j', assigned_to: 'a' }]);
+      expect(all("main.sqlite_master WHERE name = 'accounts'")).toEqual([]);
+      moved.close();
+    }
+  });
+
   it('leave nothing of a step that fails, and refuse a newer database', () => {
     const base = new Sqlite(':memory:');
     const broken = [

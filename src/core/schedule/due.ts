@@ -142,11 +142,11 @@ export function composeDue(jobs: readonly DueJob[], today: string): DueItem[] {
     );
 }
 
-export type DueGroup = { readonly name: string; readonly items: readonly DueItem[] };
+export type DueGroup<Item = DueItem> = { readonly name: string; readonly items: readonly Item[] };
 
 /** The list parted by urgency; a part with nothing in it is left out. */
-export function groupDue(items: readonly DueItem[]): DueGroup[] {
-  const part = (name: string, is: (item: DueItem) => boolean): DueGroup => ({
+export function groupDue<Item extends DueItem>(items: readonly Item[]): DueGroup<Item>[] {
+  const part = (name: string, is: (item: DueItem) => boolean): DueGroup<Item> => ({
     name,
     items: items.filter(is),
   });

@@ -2,13 +2,12 @@ import { type Fault, faultsFromJoi, sayGot } from '#core/base/fault';
 import { VALIDATION } from '#core/base/joi';
 import { type Preferences } from '#core/site/equipment';
 import { preferencesSchema } from '#core/site/equipment.schema';
-import { database } from '#server/database';
 import { answer, refuseFaults } from '#server/http/answer';
 import { readJson } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
 import { BODY_LIMITS } from '#server/http/limits';
 import { refuseMethod } from '#server/http/params';
-import { changePreferences, loadPreferences } from '#server/preferences';
+import { changePreferences, loadPreferences } from '#server/services/settings';
 
 function mustBeWhole(preferences: Preferences): void {
   const { error } = preferencesSchema.required().validate(preferences, VALIDATION);
@@ -16,7 +15,7 @@ function mustBeWhole(preferences: Preferences): void {
 }
 
 /** The rig, the inspector's own words, how new jobs are judged, and price books. */
-export const GET = endpoint(({ locals }) => answer(loadPreferences(database(), locals.who)));
+export const GET = endpoint(({ locals }) => answer(loadPreferences(locals.call)));
 
 /** Changes the parts that are given; what another screen changed meanwhile stands beside them. */
 export const PATCH = endpoint(async ({ request, locals }) => {
@@ -29,7 +28,7 @@ export const PATCH = endpoint(async ({ request, locals }) => {
     };
     throw refuseFaults([fault]);
   }
-  changePreferences(database(), change, mustBeWhole, locals.who);
+  changePreferences(locals.call, change, mustBeWhole);
   return answer({ outcome: 'stored' });
 });
 

@@ -2,11 +2,10 @@ import Joi from 'joi';
 import { faultsFromJoi } from '#core/base/fault';
 import { day, VALIDATION } from '#core/base/joi';
 import { readPlace } from '#core/office/travel';
-import { database } from '#server/database';
 import { answer, refuseFaults } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
-import { offerSlots } from '#server/slots';
+import { offerSlots } from '#server/services/office';
 
 type Asked = {
   readonly from: string;
@@ -30,13 +29,13 @@ const AHEAD_DAYS = 21;
 const USUAL_MIN = 75;
 
 /** The first free times for a look: `?from=YYYY-MM-DD`, with `fromMin`, `lengthMin`, `endsOn` and `place` where they are known. */
-export const GET = endpoint(({ url }) => {
+export const GET = endpoint(({ url, locals }) => {
   const asked = Object.fromEntries([...url.searchParams].filter(([, value]) => value !== ''));
   const { error } = schema.validate(asked, VALIDATION);
   if (error) throw refuseFaults(faultsFromJoi(error));
   const { from, fromMin, lengthMin, endsOn, place } = asked as Asked;
   return answer({
-    slots: offerSlots(database(), {
+    slots: offerSlots(locals.call, {
       from,
       days: AHEAD_DAYS,
       lengthMin: Number(lengthMin ?? USUAL_MIN),

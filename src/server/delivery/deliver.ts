@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { prepared } from '../prepared';
+import { forgetLink, withLink } from './hidden-links';
 import { type MailAdapter, NotTaken } from './mail';
 import { loadMessage, type MessageState } from './outbox';
 
@@ -33,6 +34,7 @@ function note(
     nextTryAt,
     id,
   );
+  if (state !== 'waiting') forgetLink(db, id);
 }
 
 /**
@@ -48,7 +50,8 @@ export async function deliver(
   if (!takeUp(db, id, nowMs)) return loadMessage(db, id)?.state ?? null;
   const message = loadMessage(db, id)!;
   try {
-    const { answer } = await adapter.send(message, id);
+    const sent = { ...message, text: withLink(db, id, message.text) };
+    const { answer } = await adapter.send(sent, id);
     note(db, id, 'sent', answer, null);
     return 'sent';
   } catch (error) {

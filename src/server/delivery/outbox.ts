@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { hasRight, type Person } from '#core/office/roles';
 import { prepared } from '../prepared';
+import { type Caller, callerHasRight, personOf } from '../security/caller';
 import type { Attachment, Message } from './mail';
 
 /** How a message stands. `kept`: no mail service is set up, and it stays here. */
@@ -66,11 +66,17 @@ type Row = Omit<Sent, 'attachments'>;
 const COLUMNS = `id, job_id AS jobId, recipient AS "to", subject, body AS text, sent_at AS sentAt,
   state, tries, answer, next_try_at AS nextTryAt`;
 
-/** Which messages are listed: of one job, or those that somebody may read. */
-type Wanted = { readonly jobId?: string; readonly who?: Person | null };
+/** Which messages are listed. */
+type Wanted = {
+  /** Those of one job; every job's where none is named. */
+  readonly jobId?: string;
+  /** Those that somebody may read; all of them where Chert itself looks. */
+  readonly readBy?: Caller | null;
+};
 
 /** The messages, the latest first: an inspector's own jobs' alone, and mail to people for an owner alone. */
-export function listOutbox(db: Database, { jobId, who = null }: Wanted = {}): Sent[] {
+export function listOutbox(db: Database, wanted: Wanted = {}): Sent[] {
+  const { jobId, readBy = { kind: 'system', reason: 'to look at the outbox' } } = wanted;
   const rows = prepared<object, Row>(
     db,
     `SELECT ${COLUMNS} FROM outbox
@@ -80,9 +86,9 @@ export function listOutbox(db: Database, { jobId, who = null }: Wanted = {}): Se
        ORDER BY sent_at DESC, id DESC LIMIT 200`,
   ).all({
     jobId: jobId ?? null,
-    whoId: who?.id ?? null,
-    seesPeople: !who || hasRight(who.role, 'people', false) ? 1 : 0,
-    seesAll: !who || hasRight(who.role, 'mail', false) ? 1 : 0,
+    whoId: personOf(readBy)?.id ?? null,
+    seesPeople: callerHasRight(db, readBy, 'people', false) ? 1 : 0,
+    seesAll: callerHasRight(db, readBy, 'mail', false) ? 1 : 0,
   });
   const attachments = prepared<[string], Sent['attachments'][number]>(
     db,
@@ -105,6 +111,13 @@ export function loadMessage(
   const { to, subject, text, state, tries } = row;
   return { to, subject, text, state, tries, attachments };
 }
+
+/** The job that a message is about, `null` for mail to people of the firm; `undefined` when there is no such message. */
+export const jobOfMessage = (db: Database, id: string): string | null | undefined =>
+  prepared<[string], { jobId: string | null }>(
+    db,
+    'SELECT job_id AS jobId FROM outbox WHERE id = ?',
+  ).get(id)?.jobId;
 
 /** One attachment of a message; `null` when there is none. */
 export function findAttachment(

@@ -1,14 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { SignedIn } from '../people/sessions';
-import {
-  type Asked,
-  isLoopback,
-  judgeAccess,
-  type People,
-  type Verdict,
-  type World,
-} from './access';
+import { type Asked, judgeAccess, type People, type Verdict, type World } from './access';
 import { laneOf } from './lanes';
+import { isLoopback } from './loopback';
 
 const TOKEN = 'abcd-efgh-jkmn-pqrs-tuvw';
 const ANN: SignedIn = { id: 'ann', name: 'Ann', role: 'inspector', sessionId: 'S' };
@@ -169,11 +163,16 @@ describe('who is answered', () => {
   });
 
   it('knows who asks', () => {
-    expect(judgeAccess(ask({ ...THERE, ...COOKIE }), PUBLIC).who).toEqual(ANN);
-    expect(judgeAccess(ask({ ...THERE, ...COOKIE }, { path: '/r/a' }), PUBLIC).who).toEqual(ANN);
-    expect(judgeAccess(ask(HERE), LOCAL).who).toBeNull();
-    const health = ask({ ...THERE, ...COOKIE }, { path: '/api/health' });
-    expect(judgeAccess(health, PUBLIC).who).toEqual(ANN);
+    const caller = (asked: Asked, world: World) => judgeAccess(asked, world).caller;
+    const ann = { kind: 'person', person: ANN };
+    expect(caller(ask({ ...THERE, ...COOKIE }), PUBLIC)).toEqual(ann);
+    expect(caller(ask({ ...THERE, ...COOKIE }, { path: '/r/a' }), PUBLIC)).toEqual(ann);
+    expect(caller(ask({ ...THERE, ...COOKIE }, { path: '/api/health' }), PUBLIC)).toEqual(ann);
+    expect(caller(ask(THERE, { path: '/r/a' }), PUBLIC)).toBeNull();
+    expect(caller(ask(THERE, { path: '/owner' }), OPEN)).toBeNull();
+    expect(caller(ask(HERE), LOCAL)).toEqual({ kind: 'alone' });
+    const script = ask({ ...HERE, authorization: `Bearer ${TOKEN}` });
+    expect(caller(script, LOCAL)).toEqual({ kind: 'script' });
   });
 
   it.each([

@@ -1,8 +1,10 @@
-import { timingSafeEqual } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
 import { parseCookie } from 'cookie';
+import { isSame } from '../people/same-secret';
 import { SESSION_COOKIE, type SignedIn } from '../people/sessions';
+import type { Caller } from '../security/caller';
 import { isOpen } from './gate';
+import { isLoopback, LOOPBACK_NAMES } from './loopback';
 
 /** What is known of a request before anything is done with it. */
 export type Asked = {
@@ -42,33 +44,21 @@ export type Verdict =
   | 'signed-out'
   | 'not-theirs';
 
-/** A verdict, and who asks: `null` for nobody who is signed in. */
-export type Judged = { readonly verdict: Verdict; readonly who: SignedIn | null };
+/** A verdict, and who asks: `null` for nobody who is known, to whom open addresses alone are answered. */
+export type Judged = { readonly verdict: Verdict; readonly caller: Caller | null };
 
 /** Where the first owner is made. */
 export const OWNER_PATH = '/owner';
 
-const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
-const LOOPBACK_ADDRESS = /^(::1|(::ffff:)?127\.\d+\.\d+\.\d+)$/;
 const READING = new Set(['GET', 'HEAD']);
 const WRITING = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 /** How the server is: whether it works to anybody, what is wrong to who is signed in. */
 const HEALTH = '/api/health';
 
-/** Whether a host that a server listens on is this machine's own alone. */
-export const isLoopback = (host: string): boolean =>
-  LOOPBACK_NAMES.has(host) || LOOPBACK_ADDRESS.test(host);
-
 /** Whether a request came over this machine's own loopback, and not through a proxy on it. */
 function isFromHere({ remoteAddress = '', headers }: Asked): boolean {
   const isForwarded = headers['x-forwarded-for'] !== undefined || headers.forwarded !== undefined;
-  return LOOPBACK_ADDRESS.test(remoteAddress) && !isForwarded;
-}
-
-/** Compares in a time that tells nothing of where two texts differ. */
-export function isSame(a: string, b: string): boolean {
-  const [bytesA, bytesB] = [Buffer.from(a), Buffer.from(b)];
-  return bytesA.length === bytesB.length && timingSafeEqual(bytesA, bytesB);
+  return isLoopback(remoteAddress) && !isForwarded;
 }
 
 const bearerOf = ({ headers }: Asked) => /^Bearer (\S+)$/.exec(headers.authorization ?? '')?.[1];
@@ -89,26 +79,30 @@ function whoAsks({ headers }: Asked, people: People): SignedIn | null {
 export function judgeAccess(asked: Asked, world: World): Judged {
   const { method, path, headers } = asked;
   const { people, token } = world;
-  const verdict = (one: Verdict, who: SignedIn | null = null): Judged => ({ verdict: one, who });
+  const verdict = (one: Verdict, caller: Caller | null = null): Judged => ({
+    verdict: one,
+    caller,
+  });
   if (!READING.has(method) && !WRITING.has(method)) return verdict('wrong-method');
   const host = headers.host ?? '';
   const isLocal = isFromHere(asked) && LOOPBACK_NAMES.has(host.replace(/:\d+$/, ''));
   const isPublic = world.origin !== null && host === world.origin.host;
   if (!isLocal && !isPublic) return verdict('wrong-host');
   const isFirm = people.hasOwner();
+  const isScript = !isFirm && isLocal && isSame(bearerOf(asked) ?? '', token);
   if (WRITING.has(method)) {
     const own = isLocal ? `http://${host}` : world.origin!.origin;
-    const isScript = !isFirm && isLocal && isSame(bearerOf(asked) ?? '', token);
     const mayWrite = headers.origin === undefined ? isScript : headers.origin === own;
     if (!mayWrite) return verdict('wrong-origin');
   }
-  if (path === HEALTH) return verdict('welcome', isFirm ? whoAsks(asked, people) : null);
   if (!isFirm) {
     const isAlone = isLocal && !world.isReachable;
-    return verdict(isAlone || path === OWNER_PATH ? 'welcome' : 'no-owner');
+    if (isAlone) return verdict('welcome', { kind: isScript ? 'script' : 'alone' });
+    return verdict(path === OWNER_PATH || path === HEALTH ? 'welcome' : 'no-owner');
   }
-  const who = whoAsks(asked, people);
-  if (isOpen(method, path)) return verdict('welcome', who);
-  if (!who) return verdict('signed-out');
-  return verdict(people.may(who, method, path) ? 'welcome' : 'not-theirs', who);
+  const person = whoAsks(asked, people);
+  const caller = person && ({ kind: 'person', person } as const);
+  if (path === HEALTH || isOpen(method, path)) return verdict('welcome', caller);
+  if (!person) return verdict('signed-out');
+  return verdict(people.may(person, method, path) ? 'welcome' : 'not-theirs', caller);
 }

@@ -1,15 +1,17 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
 import sirv from 'sirv';
 import { answerError, Refusal, refuseUnknown } from '../http/answer';
-import { MEGABYTE } from '../http/limits';
-import { WHO_HEADER, writeWho } from '../http/who';
-import type { SignedIn } from '../people/sessions';
+import { ADDRESS_HEADER, CALLER_HEADER, writeCaller } from '../http/caller-header';
+import type { Caller } from '../security/caller';
 import { type Asked, judgeAccess, OWNER_PATH, type Verdict, type World } from './access';
+import { clientAddress, dropForwarded } from './client-address';
 import { type Lane, laneOf } from './lanes';
 import { answerLog } from './log-route';
 import { PLAIN_HEADERS, sayPage } from './plain-pages';
 import { type Done, NotDone, type Pool, type Task } from './pool';
+import { readBody } from './read-body';
+import { readTarget } from './request-path';
+import { createThrottle } from './throttle';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => void | Promise<void>;
 
@@ -20,16 +22,26 @@ export type FrontWishes = {
   readonly pools: Readonly<Record<Exclude<Lane, 'log' | 'here'>, Pool>>;
   /** The folder of files that are handed out as they are. */
   readonly clientFolder: string;
+  /** Addresses of proxies elsewhere that are believed when they say who asks. */
+  readonly proxies?: ReadonlySet<string>;
 };
 
-/** A link may be read this often by one address in a minute, and the first owner's code tried this often. */
-const LINK_TRIES = 120;
-const CODE_TRIES = 10;
-const MINUTE_S = 60;
-/** What only who has its secret opens: a link, or a passkey. */
-const BY_SECRET = /^\/((r|join|calendar)\/|api\/passkeys\/(challenge|sign-in)\/?$)/;
 /** The page of what is not there. */
 const NOT_HERE = '/404';
+/** What is refused without being looked at is answered in JSON: no person types such an address. */
+const UNKNOWN_PATH = '/api/';
+const NOT_CANONICAL = [
+  400,
+  'bad-path',
+  'Expected a path in its plain form: no dot segments, doubled slashes, backslashes or needless escapes. Nothing was stored; ask for the address as it is written in a page.',
+] as const;
+const TOO_OFTEN = [
+  429,
+  'too-often',
+  'That was too often in one minute. Wait a minute, then try again.',
+] as const;
+/** After so many seconds a queue that is full has room again. */
+const RETRY_S = 5;
 
 const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome' | 'not-theirs'>, [number, string]>> = {
   'wrong-method': [405, 'Expected a method that this address knows. Nothing was stored.'],
@@ -62,36 +74,6 @@ const NOT_DONE: Readonly<Record<NotDone['why'], [number, string]>> = {
 
 const isApi = (path: string) => path.startsWith('/api/');
 
-/**
- * What is too large is read on this far and let fall: who closes while the other end still sends takes the answer
- * away from it.
- */
-const LET_FALL_BYTES = 32 * MEGABYTE;
-
-/** Reads a body up to its limit; what is over it is refused before anything looks at it. */
-async function readBody(request: IncomingMessage, limitBytes: number): Promise<Buffer> {
-  const tooLarge = () => {
-    const most = limitBytes >= MEGABYTE ? `${limitBytes / MEGABYTE} MB` : `${limitBytes} bytes`;
-    return new Refusal(
-      413,
-      'too-large',
-      `Expected at most ${most}, got more. Nothing was stored; send less at once.`,
-    );
-  };
-  const mostBytes = limitBytes + LET_FALL_BYTES;
-  const toldBytes = Number(request.headers['content-length'] ?? 0);
-  if (toldBytes > mostBytes) throw tooLarge();
-  const chunks: Buffer[] = [];
-  let size = 0;
-  for await (const chunk of request as AsyncIterable<Buffer>) {
-    size += chunk.byteLength;
-    if (size > mostBytes) throw tooLarge();
-    if (size <= limitBytes && toldBytes <= limitBytes) chunks.push(chunk);
-  }
-  if (size > limitBytes) throw tooLarge();
-  return Buffer.concat(chunks);
-}
-
 /** Answers with words: JSON where a script asked, a plain page where a person did. */
 async function refuse(
   { path }: Asked,
@@ -121,17 +103,16 @@ function sendTo(response: ServerResponse, page: string, back: string): void {
   response.end();
 }
 
-function askedOf(request: IncomingMessage): Asked {
-  const path = (request.url ?? '/').replace(/[?#].*$/s, '');
+function askedOf(request: IncomingMessage, path: string): Asked {
   const { method = 'GET', headers } = request;
   return { method, path, headers, remoteAddress: request.socket.remoteAddress };
 }
 
-/** Says to the app who asks, and drops whatever else said so. */
-function tell(request: IncomingMessage, who: SignedIn | null): void {
-  if (who) request.headers[WHO_HEADER] = writeWho(who);
-  // eslint-disable-next-line @typescript-eslint/no-dynamic-delete -- the name is a constant
-  else delete request.headers[WHO_HEADER];
+/** Says to the app who asks and from where, and drops whatever else said so. */
+function tell({ headers }: IncomingMessage, caller: Caller | null, address: string): void {
+  dropForwarded(headers);
+  headers[ADDRESS_HEADER] = address;
+  if (caller) headers[CALLER_HEADER] = writeCaller(caller);
 }
 
 function taskOf(request: IncomingMessage, body: Buffer): Task {
@@ -157,7 +138,8 @@ function give(response: ServerResponse, { status, headers, body }: Done): void {
  * The thread that takes connections: it decides who is answered, hands out files, and gives every request
  * to the lane where it is worked on. Nothing that takes long runs here.
  */
-export function createFront({ world, app, pools, clientFolder }: FrontWishes): Server {
+export function createFront(wishes: FrontWishes): Server {
+  const { world, app, pools, clientFolder, proxies = new Set() } = wishes;
   const files = sirv(clientFolder, {
     etag: true,
     brotli: true,
@@ -168,24 +150,7 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
       response.setHeader('x-content-type-options', 'nosniff');
     },
   });
-  const links = new RateLimiterMemory({ points: LINK_TRIES, duration: MINUTE_S });
-  const codes = new RateLimiterMemory({ points: CODE_TRIES, duration: MINUTE_S });
-  /** Whose tries are counted: behind a proxy, the address that it names. */
-  const addressOf = ({ headers, remoteAddress = '' }: Asked) =>
-    String(headers['x-forwarded-for'] ?? remoteAddress)
-      .split(',')
-      .at(-1)!
-      .trim();
-  const mayTry = (limiter: RateLimiterMemory, asked: Asked) =>
-    limiter.consume(addressOf(asked)).then(
-      () => true,
-      () => false,
-    );
-  const tooOften = [
-    429,
-    'too-often',
-    'That was too often in one minute. Wait a minute, then try again.',
-  ] as const;
+  const throttle = createThrottle();
 
   /** What somebody may not have is answered as what is not there. */
   async function hide(asked: Asked, request: IncomingMessage, response: ServerResponse) {
@@ -199,11 +164,11 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
     give(response, await pools.pages.run(task));
   }
 
-  async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
-    const asked = askedOf(request);
+  async function answer(asked: Asked, request: IncomingMessage, response: ServerResponse) {
     const { method, path } = asked;
-    const { verdict, who } = judgeAccess(asked, world);
-    tell(request, who);
+    const address = clientAddress(asked.remoteAddress ?? '', asked.headers, proxies);
+    const { verdict, caller } = judgeAccess(asked, world);
+    tell(request, caller, address);
     if (verdict === 'not-theirs') return hide(asked, request, response);
     if (verdict !== 'welcome') {
       if (!isApi(path) && method === 'GET' && verdict in SENT_TO) {
@@ -213,10 +178,11 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
       const [status, message] = REFUSED[verdict];
       return refuse(asked, response, [status, verdict, message]);
     }
-    if (BY_SECRET.test(path) && !(await mayTry(links, asked)))
-      return refuse(asked, response, tooOften);
-    if (path === OWNER_PATH && method === 'POST' && !(await mayTry(codes, asked)))
-      return refuse(asked, response, tooOften);
+    const waitS = await throttle(method, path, address);
+    if (waitS > 0) {
+      response.setHeader('retry-after', waitS);
+      return refuse(asked, response, TOO_OFTEN);
+    }
     const { lane, limitBytes } = laneOf(method, path);
     if (lane === 'log')
       return answerLog(path, request.headers, () => readBody(request, limitBytes), response);
@@ -230,6 +196,7 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
       return refuse(asked, response, [error.status, error.code, error.message]);
     if (error instanceof NotDone) {
       const [status, message] = NOT_DONE[error.why];
+      if (status === 503) response.setHeader('retry-after', RETRY_S);
       return refuse(asked, response, [status, error.why, message]);
     }
     // The other end went away while it was asking: nobody is left to be answered.
@@ -241,15 +208,19 @@ export function createFront({ world, app, pools, clientFolder }: FrontWishes): S
   }
 
   return createServer((request, response) => {
-    const isFile = request.method === 'GET' || request.method === 'HEAD';
-    const go = () =>
-      void answer(request, response).catch((error: unknown) =>
-        settle(askedOf(request), response, error).catch(() => response.destroy()),
-      );
-    if (!isFile) {
-      go();
+    const target = readTarget(request.url ?? '');
+    if (!target) {
+      void refuse(askedOf(request, UNKNOWN_PATH), response, NOT_CANONICAL);
       return;
     }
-    files(request, response, go);
+    // The one string that is judged is the one that is served.
+    request.url = `${target.path}${target.search}`;
+    const asked = askedOf(request, target.path);
+    const go = () =>
+      void answer(asked, request, response).catch((error: unknown) =>
+        settle(asked, response, error).catch(() => response.destroy()),
+      );
+    if (asked.method === 'GET' || asked.method === 'HEAD') files(request, response, go);
+    else go();
   });
 }

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { hasRight, type Person, type Right } from '#core/office/roles';
-import { prepared } from '../prepared';
+import { jobOfMessage } from '../delivery/outbox';
+import { isAssigned } from '../security/caller';
 
 type Route = {
   readonly methods: readonly string[];
@@ -89,6 +90,7 @@ const ROUTES: readonly Route[] = [
   route('POST', '/sign-out', 'own'),
   route('POST', '/api/passkeys/new', 'own'),
   route('POST', '/api/passkeys', 'own'),
+  route('POST', '/api/passkeys/confirm', 'own'),
   route('GET', '/settings', 'set'),
   // Which parts it may set is asked where they are read: see `preferences`.
   route('PATCH', '/api/preferences', 'set'),
@@ -96,6 +98,7 @@ const ROUTES: readonly Route[] = [
   route('GET', '/firm', 'firm'),
   route('GET', '/prices', 'firm'),
   route('GET POST', '/people', 'people'),
+  route('GET', '/people/log', 'people'),
 ];
 
 /** What an address asks about, as its path names it. */
@@ -130,18 +133,6 @@ export function rightOf(
   return null;
 }
 
-const jobOfMessage = (db: Database, id: string) =>
-  prepared<[string], { jobId: string | null }>(
-    db,
-    'SELECT job_id AS jobId FROM outbox WHERE id = ?',
-  ).get(id);
-
-const isAssigned = (db: Database, jobId: string, personId: string) =>
-  prepared<[string, string]>(
-    db,
-    'SELECT 1 FROM jobs WHERE id = ? AND assigned_to = ? AND removed_at IS NULL',
-  ).get(jobId, personId) !== undefined;
-
 /** Whether somebody may ask for something. Without accounts nobody is asked: pass no one then. */
 export function mayAsk(db: Database, person: Person, method: string, path: string): boolean {
   const asked = rightOf(method, path);
@@ -151,10 +142,10 @@ export function mayAsk(db: Database, person: Person, method: string, path: strin
     const isTheirs = named.job === undefined || isAssigned(db, named.job, person.id);
     return hasRight(person.role, right, isTheirs);
   }
-  const message = jobOfMessage(db, named.message);
-  // Mail to people of the firm holds links that let somebody in.
-  if (message?.jobId === null) return hasRight(person.role, 'people', false);
-  const isTheirs = message?.jobId !== undefined && isAssigned(db, message.jobId, person.id);
+  const jobId = jobOfMessage(db, named.message);
+  // Mail to people of the firm is about what lets somebody in.
+  if (jobId === null) return hasRight(person.role, 'people', false);
+  const isTheirs = jobId !== undefined && isAssigned(db, jobId, person.id);
   return hasRight(person.role, right, isTheirs);
 }
 

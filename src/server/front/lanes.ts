@@ -30,7 +30,7 @@ const ROUTES: readonly Route[] = [
   route(/^PATCH$/, JOB, 'here', record),
   route(/^(GET|HEAD)$/, '/api/health', 'here', 0),
   // Tries are counted on one thread.
-  route(/^POST$/, '/(sign-in|forgot|owner)', 'here', record),
+  route(/^POST$/, '/(sign-in|forgot|owner|me|people)', 'here', record),
   route(/^PUT$/, `${JOB}/media/[^/]+`, 'pages', media),
   route(/^POST$/, '/api/jobs/import', 'heavy', zip),
   route(/^POST$/, `${JOB}/issued`, 'heavy', record),

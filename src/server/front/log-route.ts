@@ -1,10 +1,12 @@
 import type { IncomingHttpHeaders, ServerResponse } from 'node:http';
 import { type Answer, errorOf, JSON_HEADERS, stamped } from '../http/answer';
 import { parseJson, refuseOtherType } from '../http/body';
+import { ADDRESS_HEADER, CALLER_HEADER, readCaller } from '../http/caller-header';
 import { MEANT_BY, MEANT_FOR, refusalOf, refuseOther, refuseOtherPerson } from '../http/endpoint';
 import { LOADS_NOTHING, SECURITY_HEADERS } from '../http/security-headers';
+import { serviceCall } from '../http/service-call';
 import { takeEntries } from '../http/take-entries';
-import { readWho, WHO_HEADER } from '../http/who';
+import { personOf } from '../security/caller';
 
 const HEADERS = {
   ...SECURITY_HEADERS,
@@ -52,11 +54,15 @@ async function takeLog(
   runId: string,
 ): Promise<Answer> {
   try {
-    const who = readWho(headerOf(headers[WHO_HEADER]));
+    const caller = readCaller(headerOf(headers[CALLER_HEADER]));
     refuseOther(headerOf(headers[MEANT_FOR]));
-    refuseOtherPerson(headerOf(headers[MEANT_BY]), who);
+    refuseOtherPerson(headerOf(headers[MEANT_BY]), personOf(caller));
     refuseOtherType(headers['content-type'] ?? '');
-    return await takeEntries(jobId, runId, parseJson(await readBody()), who);
+    const call = serviceCall(caller, {
+      address: headerOf(headers[ADDRESS_HEADER]) ?? '',
+      userAgent: headers['user-agent'] ?? null,
+    });
+    return await takeEntries(call, jobId, runId, parseJson(await readBody()));
   } catch (error) {
     // The other end went away while it was sending: nobody is left to be answered.
     if ((error as { readonly code?: string }).code === 'ECONNRESET') throw error;

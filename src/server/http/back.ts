@@ -1,10 +1,16 @@
-/** A path of this site to go back to: "//elsewhere" would be another host. */
-export const backTo = (wanted: unknown): string =>
-  typeof wanted === 'string' && /^\/(?![/\\])/.test(wanted) ? wanted : '/';
+/** Any origin: a path of this server stays on it, whatever it is resolved against. */
+const HERE = 'http://chert.invalid';
+/** What browsers take out of an address, or turn into something else. */
+// eslint-disable-next-line no-control-regex -- control characters are what it looks for
+const ODD = /[\\\u0000-\u0020\u007f-\u009f]/;
 
-/** Whose tries are counted: the address of whoever asks; behind a proxy, the one that it names. */
-export const addressOf = (request: Request, clientAddress: string): string =>
-  (request.headers.get('x-forwarded-for') ?? clientAddress).split(',').at(-1)!.trim();
+/** A path of this server to go back to; `/` for whatever leads elsewhere, or is not plainly a path. */
+export function backTo(wanted: unknown): string {
+  if (typeof wanted !== 'string' || !wanted.startsWith('/') || ODD.test(wanted)) return '/';
+  const url = URL.canParse(wanted, HERE) ? new URL(wanted, HERE) : null;
+  if (url?.origin !== HERE || url.pathname.startsWith('//')) return '/';
+  return `${url.pathname}${url.search}${url.hash}`;
+}
 
 /** The origin of the page that asks: behind a proxy the HTTPS one, though the proxy itself asks by HTTP. */
 export function originOf(request: Request): string {

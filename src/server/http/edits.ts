@@ -6,7 +6,7 @@ import { refuseFaults } from './answer';
 import { readJson } from './body';
 import { BODY_LIMITS } from './limits';
 
-const schema = Joi.object<SentEdits>({
+const schema = Joi.object<Omit<SentEdits, 'caller'>>({
   id: id().required(),
   device: id().required(),
   saidAt: instant().required(),
@@ -17,9 +17,9 @@ const schema = Joi.object<SentEdits>({
 });
 
 /** Reads the edits that a device sends. */
-export async function readEdits(request: Request): Promise<SentEdits> {
+export async function readEdits(request: Request): Promise<Omit<SentEdits, 'caller'>> {
   const value = await readJson(request, BODY_LIMITS.record);
   const { error } = schema.required().validate(value, VALIDATION);
   if (error) throw refuseFaults(faultsFromJoi(error));
-  return value as SentEdits;
+  return value as Omit<SentEdits, 'caller'>;
 }

@@ -1,6 +1,4 @@
-import type { Database } from 'better-sqlite3';
-import { MediaGone, readMedia } from '../media/media';
-import type { MediaStores } from '../media/store';
+import { type Media, MediaGone } from '../media/media';
 import { refuseUnknown } from './answer';
 
 /** What stands where a still was: browsers show it in the still's place, though the answer says 410. */
@@ -9,18 +7,16 @@ const GONE = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 320 180" role
 /**
  * Answers with a still or a voice note; where its file is missing, with a picture that says so.
  *
+ * @param read reads it; `null` when there is none.
  * @param cache how long it may be kept.
  */
 export async function answerMedia(
-  db: Database,
-  stores: MediaStores,
-  jobId: string,
-  id: string,
+  read: () => Promise<Media | null>,
   cache: string,
 ): Promise<Response> {
   const headers = { 'x-robots-tag': 'noindex' };
   try {
-    const media = await readMedia(db, stores, jobId, id);
+    const media = await read();
     if (!media) throw refuseUnknown('still');
     return new Response(new Uint8Array(media.bytes), {
       headers: { ...headers, 'content-type': media.type, 'cache-control': cache },

@@ -1,20 +1,20 @@
 import type { APIContext } from 'astro';
 import type { Inspection } from '#core/model/job/inspection';
-import { database } from '../database';
-import { loadInspection } from '../inspections';
-import { findJob } from '../jobs';
+import { jobRevision, loadInspection } from '../services/jobs';
 import { Refusal, refuseUnknown } from './answer';
 
+type Asked = Pick<APIContext, 'params' | 'locals'>;
+
 /** The job id of the path, if there is such a job. */
-export function knownJobId({ params }: Pick<APIContext, 'params'>): string {
+export function requireJobId({ params, locals }: Asked): string {
   const jobId = params['jobId'] ?? '';
-  if (!findJob(database(), jobId)) throw refuseUnknown('job');
+  if (jobRevision(locals.call, jobId) === null) throw refuseUnknown('job');
   return jobId;
 }
 
 /** The inspection of the path's job. */
-export function knownInspection({ params }: Pick<APIContext, 'params'>): Inspection {
-  const inspection = loadInspection(database(), params['jobId'] ?? '');
+export function requireInspection({ params, locals }: Asked): Inspection {
+  const inspection = loadInspection(locals.call, params['jobId'] ?? '');
   if (!inspection) throw refuseUnknown('job');
   return inspection;
 }

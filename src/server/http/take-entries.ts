@@ -1,10 +1,7 @@
 import { sayGot } from '#core/base/fault';
 import { checkEntry } from '#core/model/log/entry.schema';
-import { database } from '../database';
-import { logEntries } from '../entries';
-import { revOf } from '../jobs';
-import { hasPart } from '../parts';
-import type { SignedIn } from '../people/sessions';
+import { hasRun, jobRevision, logEntries } from '../services/jobs';
+import type { ServiceCall } from '../services/service';
 import { type Answer, refuseConflict, refuseFaults, refuseUnknown } from './answer';
 
 /** The most entries taken at once; a device that was offline long sends several times. */
@@ -12,14 +9,13 @@ const MOST_ENTRIES = 1_000;
 
 /** Appends entries to a run's log. Answered, entry by entry, only when they are on the disk. */
 export async function takeEntries(
+  call: ServiceCall,
   jobId: string,
   runId: string,
   body: unknown,
-  who: SignedIn | null = null,
 ): Promise<Answer> {
-  const db = database();
-  if (revOf(db, jobId) === null) throw refuseUnknown('job');
-  if (!hasPart(db, 'runs', jobId, runId)) throw refuseUnknown('run');
+  if (jobRevision(call, jobId) === null) throw refuseUnknown('job');
+  if (!hasRun(call, jobId, runId)) throw refuseUnknown('run');
   const sent = (body as { entries?: unknown } | null)?.entries;
   if (!Array.isArray(sent) || sent.length === 0 || sent.length > MOST_ENTRIES) {
     const got = sayGot(Array.isArray(body) ? body : sent);
@@ -31,8 +27,7 @@ export async function takeEntries(
   const faults = checked.flatMap((outcome) => (outcome.ok ? [] : outcome.faults));
   if (faults.length > 0) throw refuseFaults(faults);
   const entries = checked.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
-  const now = new Date().toISOString();
-  const { outcomes, ...step } = await logEntries(db, jobId, runId, entries, now, who);
+  const { outcomes, ...step } = await logEntries(call, jobId, runId, entries);
   if (outcomes.includes('conflict')) throw refuseConflict('entry');
   const named = entries.map(({ id }, index) => ({ id, outcome: outcomes[index] }));
   return {

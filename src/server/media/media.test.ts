@@ -15,7 +15,7 @@ import { loadInspection, storeInspection } from '../inspections';
 import { changePreferences, loadPreferences, storePreferences } from '../preferences';
 import { writeWhole } from '../write-whole';
 import { placeOfContent } from './folder-store';
-import { findMedia, storeMedia } from './media';
+import { findMedia, readMedia, storeMedia } from './media';
 import { mediaIn } from './places';
 import { loadStills } from './stills';
 import { hashOf, type MediaStores } from './store';
@@ -130,7 +130,7 @@ describe('a still whose file is gone, or cut short', () => {
     ]) {
       spoil();
       expect(await findMedia(db, stores, JOB, 'p1')).toBeNull();
-      const shown = await answerMedia(db, stores, JOB, 'p1', 'private');
+      const shown = await answerMedia(() => readMedia(db, stores, JOB, 'p1'), 'private');
       expect([shown.status, shown.headers.get('content-type')]).toEqual([410, 'image/svg+xml']);
       expect(await shown.text()).toContain('This still is gone');
       expect((await loadStills(db, stores, JOB, ['p1'])).size).toBe(0);

@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import type { Person, Role } from '#core/office/roles';
 import { Refusal } from '../http/answer';
 import { prepared } from '../prepared';
+import { endAccess, type KeptAccess } from './end-access';
 
 export type Account = Person & {
   readonly mail: string;
@@ -71,12 +72,7 @@ export function createAccount(db: Database, { name, mail, role }: NewAccount, no
     db,
     'INSERT OR IGNORE INTO accounts (id, name, mail, role, created_at) VALUES (?, ?, ?, ?, ?)',
   ).run(id, name.trim(), mail.trim(), role, now);
-  if (done.changes === 0)
-    throw new Refusal(
-      409,
-      'mail-taken',
-      'This email address has an account already. Reopen it, or use another address.',
-    );
+  if (done.changes === 0) throw MAIL_TAKEN;
   return { id, name: name.trim(), role };
 }
 
@@ -87,8 +83,33 @@ export const passwordOf = (db: Database, id: string): string | null =>
     'SELECT password FROM accounts WHERE id = ? AND closed_at IS NULL',
   ).get(id)?.password ?? null;
 
-export function setPassword(db: Database, id: string, hash: string): void {
-  prepared(db, 'UPDATE accounts SET password = ? WHERE id = ?').run(hash, id);
+/** Sets a password, and ends every way in that was open with the one before, but for what is kept. */
+export function setPassword(
+  db: Database,
+  id: string,
+  hash: string,
+  now: string,
+  kept: KeptAccess = {},
+): void {
+  db.transaction(() => {
+    prepared(db, 'UPDATE accounts SET password = ? WHERE id = ?').run(hash, id);
+    endAccess(db, id, now, kept);
+  }).immediate();
+}
+
+const MAIL_TAKEN = new Refusal(
+  409,
+  'mail-taken',
+  'This email address has an account already. Reopen it, or use another address.',
+);
+
+/** @throws a refusal when another account has the mail address. */
+export function setMail(db: Database, id: string, mail: string): void {
+  const done = prepared(db, 'UPDATE OR IGNORE accounts SET mail = ? WHERE id = ?').run(
+    mail.trim(),
+    id,
+  );
+  if (done.changes === 0) throw MAIL_TAKEN;
 }
 
 export function setHome(db: Database, id: string, home: string): void {
@@ -113,29 +134,34 @@ function keepsOwner(db: Database, change: () => void): void {
   }).immediate();
 }
 
-/** @throws a refusal when no owner would be left; nothing is changed then. */
-export function setRole(db: Database, id: string, role: Role): void {
+/**
+ * Gives somebody another role, and ends every way in that the one before had opened.
+ *
+ * @throws a refusal when no owner would be left; nothing is changed then.
+ */
+export function setRole(db: Database, id: string, role: Role, now: string): void {
   keepsOwner(db, () => {
-    prepared(db, 'UPDATE accounts SET role = ? WHERE id = ?').run(role, id);
+    const { changes } = prepared(db, 'UPDATE accounts SET role = ? WHERE id = ? AND role <> ?').run(
+      role,
+      id,
+      role,
+    );
+    if (changes > 0) endAccess(db, id, now);
   });
 }
 
 /**
- * Closes an account and ends its sessions; what was done under it keeps its name.
+ * Closes an account and ends every way in; what was done under it keeps its name.
  *
  * @throws a refusal when no owner would be left.
  */
 export function closeAccount(db: Database, id: string, now: string): void {
   keepsOwner(db, () => {
-    prepared(
-      db,
-      'UPDATE accounts SET closed_at = ?, feed_sha256 = NULL WHERE id = ? AND closed_at IS NULL',
-    ).run(now, id);
-    prepared(db, 'UPDATE sessions SET ended_at = ? WHERE account_id = ? AND ended_at IS NULL').run(
+    prepared(db, 'UPDATE accounts SET closed_at = ? WHERE id = ? AND closed_at IS NULL').run(
       now,
       id,
     );
-    prepared(db, 'DELETE FROM invitations WHERE account_id = ?').run(id);
+    endAccess(db, id, now);
   });
 }
 

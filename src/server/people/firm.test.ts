@@ -8,8 +8,10 @@ import { storeEdits } from '../edits';
 import { listHistory } from '../history';
 import { storeInspection } from '../inspections';
 import { changePreferences, loadPreferences } from '../preferences';
+import { changePreferences as setPreferences } from '../services/settings';
 import { firmFor } from '../signer';
 import { freshDatabase } from '../testing/fresh-database';
+import { callBy, DEVICE, signIn as signInAs } from '../testing/people';
 import { closeAccount, createAccount, setPassword } from './accounts';
 import { findByFeed, makeFeed } from './feed';
 import { findInvited, invite } from './invitations';
@@ -28,10 +30,8 @@ beforeEach(() => {
   owner = ownerOf(its.db, { name: 'Olive', mail: 'olive@x.example', hash: 'h' });
   ann = createAccount(its.db, { name: 'Ann', mail: 'ann@x.example', role: 'inspector' }, NOW).id;
 });
-const signIn = (id: string) => {
-  const { secret } = beginSession(its.db, id, 'Chrome on Linux', NOW);
-  return findSignedIn(its.db, secret, NOW_MS)!;
-};
+const signIn = (id: string) => signInAs(its.db, id, NOW);
+const asPerson = (id: string) => ({ kind: 'person', person: signIn(id) }) as const;
 
 describe('in a firm', () => {
   const alder = demoInspection('alder-bend');
@@ -43,7 +43,7 @@ describe('in a firm', () => {
     expect(loadPreferences(its.db, who).ownWords).toEqual(words);
     expect(loadPreferences(its.db, signIn(owner)).ownWords).toEqual([]);
     const firm = { name: 'Marlpit' };
-    const set = () => changePreferences(its.db, { firm }, () => undefined, who);
+    const set = () => setPreferences(callBy(its, asPerson(ann), NOW), { firm }, () => undefined);
     expect(set).toThrow(expect.objectContaining({ status: 404 }) as never);
     changePreferences(its.db, { firm }, () => undefined, signIn(owner));
     expect(loadPreferences(its.db, who)).toMatchObject({ firm, ownWords: words });
@@ -105,7 +105,8 @@ describe('in a firm', () => {
   it('what was done is told with the name, and keeps it', () => {
     storeInspection(its.db, { ...alder, job: { ...alder.job, assignedTo: ann } }, NOW);
     const who = signIn(ann);
-    const sent = { id: 'c', device: 'd', saidAt: NOW, base: 1, who };
+    const caller = { kind: 'person', person: who } as const;
+    const sent = { id: 'c', device: 'd', saidAt: NOW, base: 1, caller };
     storeEdits(its.db, JOB, { ...sent, edits: [{ path: ['job', 'client'], value: 'Lee' }] }, NOW);
     noteDeed(
       its.db,
@@ -132,7 +133,7 @@ describe('in a firm', () => {
         device: 'd',
         saidAt: NOW,
         base: 1,
-        who: signIn(owner),
+        caller: asPerson(owner),
       };
       const edits = [{ path: ['job', 'assignedTo'], value }];
       return storeEdits(its.db, JOB, { ...sent, edits }, NOW).outcome;
@@ -146,16 +147,16 @@ describe('in a firm', () => {
     expect(give(undefined)).toBe('stored');
   });
   it('everybody is signed out when a backup is restored', () => {
-    const { secret } = beginSession(its.db, ann, 'd', NOW);
+    const { secret } = beginSession(its.db, ann, DEVICE, NOW);
     const link = invite(its.db, ann, 'reset', NOW_MS);
-    const feed = makeFeed(its.db, ann);
+    const feed = makeFeed(its.db, ann, NOW);
     signOutAll(its.db, NOW);
     expect(findSignedIn(its.db, secret, NOW_MS)).toBeNull();
     expect(findInvited(its.db, link, NOW_MS)).toBeNull();
-    expect(findByFeed(its.db, feed)).toBeNull();
+    expect(findByFeed(its.db, feed, NOW_MS)).toBeNull();
   });
   it('tells everybody once in the morning what is due and theirs', () => {
-    setPassword(its.db, ann, 'h');
+    setPassword(its.db, ann, 'h', NOW);
     const job = { ...alder.job, assignedTo: ann, scheduledFor: '2026-11-02T09:00:00-08:00' };
     const { inspectionPeriodEndsOn: _, ...rest } = job;
     storeInspection(its.db, { ...alder, job: rest }, NOW);

@@ -10,17 +10,27 @@ const HOUR_MS = 3_600_000;
 
 export type InvitationKind = 'invitation' | 'reset';
 
-/** Makes the link by which somebody sets a password; one made before no longer opens anything. */
+/**
+ * Makes the link by which somebody sets a password.
+ *
+ * @param keepsOthers whether links made before still open: who asks for one unasked for must not shut out whoever is
+ *   just about to use theirs.
+ */
 export function invite(
   db: Database,
   accountId: string,
   kind: InvitationKind,
   nowMs: number,
+  keepsOthers = false,
 ): string {
   const secret = makeSecret();
   const hours = kind === 'reset' ? RESET_HOURS : INVITATION_HOURS;
   db.transaction(() => {
-    prepared(db, 'DELETE FROM invitations WHERE account_id = ?').run(accountId);
+    if (!keepsOthers)
+      prepared(
+        db,
+        'UPDATE invitations SET used_at = ? WHERE account_id = ? AND used_at IS NULL',
+      ).run(new Date(nowMs).toISOString(), accountId);
     prepared(
       db,
       `INSERT INTO invitations (secret_sha256, account_id, created_at, expires_at) VALUES (?, ?, ?, ?)`,

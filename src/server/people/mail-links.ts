@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { ulid } from 'ulid';
 import { deliver } from '../delivery/deliver';
+import { hideLink, LINK_HIDDEN } from '../delivery/hidden-links';
 import { fileMessage } from '../delivery/outbox';
 import { smtpAdapter, smtpSettings } from '../delivery/smtp';
 import type { Account } from './accounts';
@@ -26,8 +27,9 @@ const TEXTS: Readonly<
 };
 
 /**
- * Sends somebody a link to set a password, through the outbox.
+ * Sends somebody a link to set a password, through the outbox, which shows the message without it.
  *
+ * @param keepsOthers whether links made before still open.
  * @returns the path of the link, for who makes it to hand on.
  */
 export async function mailLink(
@@ -36,15 +38,20 @@ export async function mailLink(
   kind: InvitationKind,
   origin: string,
   nowMs: number,
+  keepsOthers = false,
 ): Promise<string> {
-  const path = `/join/${invite(db, account.id, kind, nowMs)}`;
+  const path = `/join/${invite(db, account.id, kind, nowMs, keepsOthers)}`;
   const { subject, says, until } = TEXTS[kind];
-  const text = `Hello ${account.name},\n\n${says}\n\n${origin}${path}\n\n${until}`;
+  const text = `Hello ${account.name},\n\n${says}\n\n${LINK_HIDDEN}\n\n${until}`;
   const smtp = smtpSettings(process.env);
   const id = ulid(nowMs);
   const message = { to: account.mail, subject, text, attachments: [] };
   const at = new Date(nowMs).toISOString();
-  fileMessage(db, message, { id, jobId: null, at, isWaiting: smtp !== null });
+  db.transaction(() => {
+    fileMessage(db, message, { id, jobId: null, at, isWaiting: smtp !== null });
+    // Without a mail server nothing goes anywhere: whoever made the link hands it on.
+    if (smtp) hideLink(db, id, `${origin}${path}`);
+  }).immediate();
   if (smtp) await deliver(db, smtpAdapter(smtp), id, nowMs);
   return path;
 }

@@ -1,6 +1,5 @@
 import type { Database } from 'better-sqlite3';
 import Joi from 'joi';
-import { isSame } from '../front/access';
 import {
   createAccount,
   findByMail,
@@ -10,6 +9,7 @@ import {
   setRole,
 } from './accounts';
 import { hashPassword, passwordTrouble } from './passwords';
+import { isSame } from './same-secret';
 
 const mailSchema = Joi.string().email({ tlds: false }).max(200).required();
 
@@ -42,7 +42,7 @@ export async function makeOwner(
       trouble: 'That is not the code. Look at what was printed when Chert started.',
     };
   if (name.trim() === '') return { trouble: 'Enter your name: it is shown beside what you do.' };
-  const trouble = mailTrouble(mail) ?? passwordTrouble(password);
+  const trouble = mailTrouble(mail) ?? passwordTrouble(password, mail);
   if (trouble !== null) return { trouble };
   const hash = await hashPassword(password);
   return db
@@ -63,7 +63,7 @@ export function ownerOf(
   const now = new Date().toISOString();
   const id = known?.id ?? createAccount(db, { name, mail, role: 'owner' }, now).id;
   reopenAccount(db, id);
-  setPassword(db, id, hash);
-  setRole(db, id, 'owner');
+  setPassword(db, id, hash, now);
+  setRole(db, id, 'owner', now);
   return id;
 }

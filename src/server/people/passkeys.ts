@@ -38,14 +38,15 @@ export const listPasskeys = (db: Database, accountId: string): Passkey[] =>
   prepared<[string], Passkey>(
     db,
     `SELECT id, label, created_at AS createdAt, used_at AS usedAt FROM passkeys
-     WHERE account_id = ? ORDER BY created_at DESC, id`,
+     WHERE account_id = ? AND ended_at IS NULL ORDER BY created_at DESC, id`,
   ).all(accountId);
 
-export function removePasskey(db: Database, accountId: string, id: string): boolean {
-  const done = prepared(db, 'DELETE FROM passkeys WHERE account_id = ? AND id = ?').run(
-    accountId,
-    id,
-  );
+/** Ends a passkey of somebody; whether it was there to be ended. */
+export function endPasskey(db: Database, accountId: string, id: string, now: string): boolean {
+  const done = prepared(
+    db,
+    'UPDATE passkeys SET ended_at = ? WHERE account_id = ? AND id = ? AND ended_at IS NULL',
+  ).run(now, accountId, id);
   return done.changes > 0;
 }
 
@@ -150,7 +151,7 @@ export async function accountByPasskey(
     db,
     `SELECT p.account_id AS accountId, p.public_key AS publicKey, p.counter
      FROM passkeys AS p JOIN accounts AS a ON a.id = p.account_id
-     WHERE p.id = ? AND a.closed_at IS NULL`,
+     WHERE p.id = ? AND p.ended_at IS NULL AND a.closed_at IS NULL`,
   ).get(response.id);
   if (!row) throw NOT_GOOD;
   const verified = await verifyAuthenticationResponse({

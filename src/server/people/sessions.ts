@@ -22,26 +22,63 @@ export type Session = {
   readonly seenAt: string;
 };
 
+/** A browser in which somebody signs in. */
+export type Device = {
+  /** What it is called, as it tells of itself. */
+  readonly name: string;
+  /** Which it is, over all of its sessions. */
+  readonly id: string;
+};
+
 /**
- * Signs somebody in on a device.
+ * Signs somebody in on a device, which is known from then on.
  *
- * @param device what the device is called, as its browser tells it.
+ * @param replaces the session that the browser came with; it ends.
  * @returns the secret of its cookie, told this once.
  */
 export function beginSession(
   db: Database,
   accountId: string,
-  device: string,
+  device: Device,
   now: string,
+  replaces: string | null = null,
 ): { readonly id: string; readonly secret: string } {
   const secret = makeSecret();
   const id = ulid(Date.parse(now));
-  prepared(
-    db,
-    `INSERT INTO sessions (id, account_id, secret_sha256, device, begun_at, seen_at)
-     VALUES (?, ?, ?, ?, ?, ?)`,
-  ).run(id, accountId, hashOfSecret(secret), device, now, now);
+  db.transaction(() => {
+    if (replaces !== null)
+      prepared(
+        db,
+        'UPDATE sessions SET ended_at = ? WHERE secret_sha256 = ? AND ended_at IS NULL',
+      ).run(now, hashOfSecret(replaces));
+    prepared(
+      db,
+      `INSERT INTO sessions (id, account_id, secret_sha256, device, device_id, begun_at, seen_at, confirmed_at)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    ).run(id, accountId, hashOfSecret(secret), device.name, device.id, now, now, now);
+    prepared(db, 'INSERT OR IGNORE INTO known_devices (id, account_id) VALUES (?, ?)').run(
+      device.id,
+      accountId,
+    );
+  }).immediate();
   return { id, secret };
+}
+
+/** How long a password or a passkey that was shown counts before ways in are changed, ms. */
+const CONFIRMED_MS = 10 * 60_000;
+
+/** Whether somebody has shown a password or a passkey in this session just now. */
+export function isConfirmed(db: Database, { sessionId }: SignedIn, nowMs: number): boolean {
+  const row = prepared<[string], { confirmedAt: string }>(
+    db,
+    'SELECT confirmed_at AS confirmedAt FROM sessions WHERE id = ?',
+  ).get(sessionId);
+  return row !== undefined && nowMs - Date.parse(row.confirmedAt) <= CONFIRMED_MS;
+}
+
+/** Notes that somebody has shown a password or a passkey in this session. */
+export function confirmSession(db: Database, { sessionId }: SignedIn, now: string): void {
+  prepared(db, 'UPDATE sessions SET confirmed_at = ? WHERE id = ?').run(now, sessionId);
 }
 
 type Row = {
@@ -80,31 +117,37 @@ export const listSessions = (db: Database, accountId: string): Session[] =>
      WHERE account_id = ? AND ended_at IS NULL ORDER BY seen_at DESC, id DESC`,
   ).all(accountId);
 
-/** Signs one device of somebody out; whether it was signed in. */
-export function endSession(db: Database, accountId: string, id: string, now: string): boolean {
+/**
+ * Ends one session of somebody; whether it was there to be ended.
+ *
+ * @param isDeviceEnded whether that is done from elsewhere, so that its device is to forget what it keeps.
+ */
+export function endSession(
+  db: Database,
+  accountId: string,
+  id: string,
+  now: string,
+  isDeviceEnded = false,
+): boolean {
   const done = prepared(
     db,
-    'UPDATE sessions SET ended_at = ? WHERE account_id = ? AND id = ? AND ended_at IS NULL',
-  ).run(now, accountId, id);
+    `UPDATE sessions SET ended_at = ?, is_device_ended = ?
+     WHERE account_id = ? AND id = ? AND ended_at IS NULL`,
+  ).run(now, isDeviceEnded ? 1 : 0, accountId, id);
   return done.changes > 0;
 }
 
-/**
- * Signs somebody out everywhere.
- *
- * @param but the session that stays, that of the device where it was asked for.
- */
-export function endSessions(db: Database, accountId: string, now: string, but = ''): void {
-  prepared(
+/** Whether a secret is of a session that was ended from elsewhere. */
+export const isOfEndedDevice = (db: Database, secret: string): boolean =>
+  prepared<[string]>(
     db,
-    'UPDATE sessions SET ended_at = ? WHERE account_id = ? AND id <> ? AND ended_at IS NULL',
-  ).run(now, accountId, but);
-}
+    'SELECT 1 FROM sessions WHERE secret_sha256 = ? AND is_device_ended = 1',
+  ).get(hashOfSecret(secret)) !== undefined;
 
 /** Signs everybody out on every device, and lets no link to a password and no calendar open anything. */
 export function signOutAll(db: Database, now: string): void {
   prepared(db, 'UPDATE sessions SET ended_at = ? WHERE ended_at IS NULL').run(now);
-  prepared(db, 'DELETE FROM invitations').run();
+  prepared(db, 'UPDATE invitations SET used_at = ? WHERE used_at IS NULL').run(now);
   prepared(db, 'DELETE FROM challenges').run();
   prepared(db, 'UPDATE accounts SET feed_sha256 = NULL').run();
 }

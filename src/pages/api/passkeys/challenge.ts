@@ -1,13 +1,13 @@
-import { database } from '#server/database';
 import { answer } from '#server/http/answer';
 import { originOf } from '#server/http/back';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
-import { askForSignIn, siteOf } from '#server/people/passkeys';
+import { siteOf } from '#server/people/passkeys';
+import { askForSignIn } from '#server/services/sign-in';
 
 /** What a passkey is asked to sign, to sign in. */
-export const POST = endpoint(async ({ request }) =>
-  answer({ options: await askForSignIn(database(), siteOf(originOf(request)), Date.now()) }),
+export const POST = endpoint(async ({ request, locals }) =>
+  answer({ options: await askForSignIn(locals.call, siteOf(originOf(request))) }),
 );
 
 export const ALL = endpoint(() => {

@@ -1,21 +1,15 @@
-import { database } from '#server/database';
-import { answer, refuseUnknown } from '#server/http/answer';
+import { answer } from '#server/http/answer';
 import { originOf } from '#server/http/back';
 import { readObject } from '#server/http/body';
 import { endpoint } from '#server/http/endpoint';
 import { refuseMethod } from '#server/http/params';
-import { keepNew, siteOf } from '#server/people/passkeys';
-import { deviceOf } from '#server/people/sessions';
+import { siteOf } from '#server/people/passkeys';
+import { addPasskey } from '#server/services/people';
 
 /** Keeps the passkey that whoever is signed in has made. */
 export const POST = endpoint(async ({ request, locals }) => {
-  if (!locals.who) throw refuseUnknown('address');
   const response = await readObject(request);
-  const label = deviceOf(request.headers.get('user-agent'));
-  await keepNew(database(), locals.who.id, response as never, siteOf(originOf(request)), {
-    label,
-    nowMs: Date.now(),
-  });
+  await addPasskey(locals.call, response as never, siteOf(originOf(request)));
   return answer({ outcome: 'stored' }, 201);
 });
 

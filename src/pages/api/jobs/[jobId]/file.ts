@@ -1,18 +1,15 @@
-import { writeInspectionFile } from '#core/interchange/inspection-file';
-import { withFileIds } from '#core/interchange/safe-ids';
-import { database } from '#server/database';
 import { endpoint } from '#server/http/endpoint';
 import { safeName, sendFile } from '#server/http/file';
-import { knownInspection, refuseMethod } from '#server/http/params';
-import { findFileIds } from '#server/jobs';
+import { refuseMethod, requireInspection } from '#server/http/params';
+import { writeJobFile } from '#server/services/jobs';
 
 /** The inspection file of a job, in canonical form. */
 export const GET = endpoint((context) => {
-  const inspection = knownInspection(context);
+  const inspection = requireInspection(context);
   return sendFile({
     name: `${safeName(inspection.job.title)}.chert.json`,
     type: 'application/json',
-    bytes: writeInspectionFile(withFileIds(inspection, findFileIds(database(), inspection.job.id))),
+    bytes: writeJobFile(context.locals.call, inspection.job.id, inspection),
   });
 });
 

@@ -1,12 +1,11 @@
-import { database } from '#server/database';
-import { listHistory } from '#server/history';
 import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
-import { knownJobId, refuseMethod } from '#server/http/params';
+import { refuseMethod, requireJobId } from '#server/http/params';
+import { readHistory } from '#server/services/jobs';
 
 /** What happened to a job, the latest first: old values stay readable. */
 export const GET = endpoint((context) =>
-  answer({ happened: listHistory(database(), knownJobId(context)) }),
+  answer({ happened: readHistory(context.locals.call, requireJobId(context)) }),
 );
 
 export const ALL = endpoint(() => {

@@ -2,29 +2,24 @@ import { assessed } from '#core/assess';
 import { writeGeoJson } from '#core/interchange/geojson';
 import { writeCalendar } from '#core/interchange/icalendar';
 import { writeObservations } from '#core/interchange/observations-csv';
-import { withFileIds } from '#core/interchange/safe-ids';
 import { writeChapters } from '#core/interchange/webvtt';
-import { database } from '#server/database';
 import { refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
 import { type FileOut, safeName, sendFile } from '#server/http/file';
-import { knownInspection, refuseMethod } from '#server/http/params';
-import { findFileIds } from '#server/jobs';
-import { mediaStores } from '#server/media/places';
-import { packJob } from '#server/zip';
+import { refuseMethod, requireInspection } from '#server/http/params';
+import { fileIdsOf, packJob } from '#server/services/jobs';
 
 /** The job in open formats, by the name of the file. */
 export const GET = endpoint(async (context) => {
-  const inspection = knownInspection(context);
+  const inspection = requireInspection(context);
   const wanted = context.params['name'] ?? '';
   const title = safeName(inspection.job.title);
   const file = (name: string, type: string, bytes: FileOut['bytes']): Response =>
     sendFile({ name: `${title}${name}`, type, bytes });
   if (wanted === 'job.zip') {
-    const fileIds = findFileIds(database(), inspection.job.id);
-    const written = withFileIds(inspection, fileIds);
-    const nameOf = (id: string) => fileIds[id] ?? id;
-    const zip = await packJob(database(), mediaStores(), inspection, written, nameOf);
+    const { call } = context.locals;
+    const fileIds = fileIdsOf(call, inspection.job.id);
+    const zip = await packJob(call, inspection.job.id, inspection, fileIds);
     return file('.chert.zip', 'application/zip', zip);
   }
   const assessment = assessed(inspection);

@@ -1,17 +1,11 @@
-import { database } from '#server/database';
-import { noteDeed } from '#server/deeds';
-import { answer, refuseUnknown } from '#server/http/answer';
+import { answer } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
-import { knownJobId, refuseMethod } from '#server/http/params';
-import { revokeShare } from '#server/shares';
+import { refuseMethod, requireJobId } from '#server/http/params';
+import { revokeShare } from '#server/services/reports';
 
 /** Takes a link back. */
 export const DELETE = endpoint((context) => {
-  const id = context.params['shareId'] ?? '';
-  const jobId = knownJobId(context);
-  const now = new Date().toISOString();
-  if (!revokeShare(database(), jobId, id, now)) throw refuseUnknown('link that is still open');
-  noteDeed(database(), jobId, { what: 'link-revoked' }, context.locals.who, now);
+  revokeShare(context.locals.call, requireJobId(context), context.params['shareId'] ?? '');
   return answer({ outcome: 'revoked' });
 });
 

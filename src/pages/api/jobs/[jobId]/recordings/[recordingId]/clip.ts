@@ -1,17 +1,17 @@
-import { database } from '#server/database';
 import { Refusal, refuseUnknown } from '#server/http/answer';
 import { endpoint } from '#server/http/endpoint';
-import { knownJobId, refuseMethod } from '#server/http/params';
-import { mediaStores } from '#server/media/places';
-import { findRecording, readClip, whereGone } from '#server/media/recordings';
+import { refuseMethod, requireJobId } from '#server/http/params';
+import { whereGone } from '#server/media/recordings';
+import { findRecording, readClip } from '#server/services/media';
 
 /** The longest clip, ms: it is made in memory. */
 const MOST_MS = 120_000;
 
 /** Answers with a part of a recording as a file of its own: `?from=…&to=…`, ms from its beginning. */
 export const GET = endpoint(async (context) => {
-  const jobId = knownJobId(context);
-  const stored = findRecording(database(), jobId, context.params['recordingId'] ?? '');
+  const { call } = context.locals;
+  const jobId = requireJobId(context);
+  const stored = findRecording(call, jobId, context.params['recordingId'] ?? '');
   if (!stored) throw refuseUnknown('recording');
   const [from, to] = ['from', 'to'].map((name) =>
     Number(context.url.searchParams.get(name) ?? Number.NaN),
@@ -22,7 +22,7 @@ export const GET = endpoint(async (context) => {
       'bad-input',
       `Expected ?from and ?to in ms, at most ${MOST_MS} apart, got ${context.url.search || 'none'}. Ask again with both.`,
     );
-  const clip = await whereGone(() => readClip(mediaStores(), stored, from, to));
+  const clip = await whereGone(() => readClip(call, jobId, stored, from, to));
   if (!clip)
     throw new Refusal(
       409,

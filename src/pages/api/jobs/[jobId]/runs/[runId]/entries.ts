@@ -9,10 +9,10 @@ import { takeEntries } from '#server/http/take-entries';
 export const POST = endpoint(async ({ request, params, locals }) => {
   const sent = await readJson(request, BODY_LIMITS.record);
   const { status, body } = await takeEntries(
+    locals.call,
     params['jobId'] ?? '',
     params['runId'] ?? '',
     sent,
-    locals.who,
   );
   return answer(body, status);
 });
