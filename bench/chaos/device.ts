@@ -69,6 +69,7 @@ async function page(): Promise<StoredJob> {
         inspection: body.inspection,
         rev: body.rev,
         told: [],
+        late: [],
         who: null,
         readOnly: null,
         installation: body.chert.installation,

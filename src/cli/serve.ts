@@ -11,8 +11,10 @@ import { openPool } from '#server/front/pool';
 import { installationOf, makeToken } from '#server/installation';
 import { mediaStores } from '#server/media/places';
 import { hasOwner } from '#server/people/accounts';
-import { findSignedIn } from '#server/people/sessions';
+import { noteHeld } from '#server/people/devices';
+import { findSignedIn, isOfEndedDevice } from '#server/people/sessions';
 import { noteRunning } from '#server/running';
+import { findCustody } from '#server/security/custody';
 import { installationSecret } from '#server/security/installation-secrets';
 import { keepBackups } from './keep-backups';
 import { keepDelivering } from './keep-delivering';
@@ -73,6 +75,10 @@ const people: People = {
   hasOwner: () => hasOwner(database()),
   find: (secret) => findSignedIn(database(), secret, Date.now()),
   may: (who, method, path) => mayAsk(database(), who, method, path),
+  findCustody: (proof, jobId) => findCustody(database(), proof, jobId, Date.now()),
+  noteHeld: (sessionId, report) =>
+    noteHeld(database(), sessionId, report, new Date().toISOString()),
+  isDeviceEnded: (secret) => isOfEndedDevice(database(), secret),
 };
 const needsOwner = isReachable && !people.hasOwner();
 // The code is told to the app's threads, and to whoever reads the terminal.

@@ -65,6 +65,17 @@ function judge<T>(response: Response, body: Body | null, meant: string | undefin
     : { state: 'later', code, why: message };
 }
 
+/** What this device holds that was not sent, as each contact reports it; `null` before it was looked at. */
+let heldReport: string | null = null;
+
+/** Has each contact from now on report how much this device holds, and since when. */
+export function reportHeld(count: number, since: string | null): void {
+  heldReport = count > 0 && since !== null ? `${count} ${since}` : String(count);
+}
+
+/** A device that was signed out from elsewhere goes where it hands over what it holds, and forgets the rest. */
+const DEVICE_ENDED = 'device-ended';
+
 async function send<T>(
   path: string,
   init: RequestInit,
@@ -74,6 +85,7 @@ async function send<T>(
   const headers = new Headers(init.headers);
   if (meant !== undefined) headers.set('x-chert-installation', meant);
   if (by !== undefined) headers.set('x-chert-person', by);
+  if (heldReport !== null) headers.set('x-chert-held', heldReport);
   try {
     const signal = AbortSignal.timeout(meant === undefined ? PATIENCE_MS : SENDING_PATIENCE_MS);
     const askedMs = Date.now();
@@ -81,6 +93,8 @@ async function send<T>(
     const heardMs = Date.now();
     const sent = judge<T>(response, await read(response), meant);
     if (sent.state === 'ok') noteServerTime(sent.stamp.at, askedMs, heardMs);
+    if (sent.state === 'later' && sent.code === DEVICE_ENDED)
+      globalThis.location.assign('/sign-in');
     return sent;
   } catch {
     return { state: 'unreachable' };

@@ -32,6 +32,8 @@ export type JobOnDevice = {
   readonly foreign: readonly Kept[];
   /** What two devices set without seeing each other, the latest first. */
   readonly told: readonly Overwritten[];
+  /** What came in after somebody had lost the job, as sentences. */
+  readonly late: readonly string[];
   /** Who is signed in; `null` where Chert has no people. */
   readonly who: Person | null;
   /** Why nothing may be done to it here; `null` where something may. */

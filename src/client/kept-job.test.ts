@@ -25,7 +25,7 @@ describe('a job kept on this device', () => {
   const nothing = () => undefined;
   const open = (stored: Base, onBase: (base: Base) => void = nothing) => {
     const { jobId: _jobId, ...page } = stored;
-    const brought: StoredJob = { ...page, told: [], who: null, readOnly: null };
+    const brought: StoredJob = { ...page, told: [], late: [], who: null, readOnly: null };
     return openJob(brought, {
       onBase,
       onTold: nothing,
@@ -70,7 +70,7 @@ describe('a job kept on this device', () => {
     let tellings = 0;
     const { jobId: _jobId, ...shown } = baseOf();
     const job = openJob(
-      { ...shown, told: [], who: null, readOnly: null },
+      { ...shown, told: [], late: [], who: null, readOnly: null },
       {
         onBase: nothing,
         onTold: nothing,

@@ -1,8 +1,9 @@
 import { pieceOf } from '#core/interchange/recording-piece';
 import type { Overwritten } from '#core/model/job/history';
-import { getJson, putBytes, sayNotDone, sendJson, type Sent } from './api';
+import { getJson, putBytes, reportHeld, sayNotDone, sendJson, type Sent } from './api';
 import type { Acknowledged, Base, Kept } from './change';
-import { findKeptMedia, forget, listWaiting, mark } from './store';
+import { deviceAheadMs } from './clock';
+import { findKeptMedia, forget, heldNow, listWaiting, mark } from './store';
 
 /** How many entries are sent at once. */
 const BATCH = 50;
@@ -57,7 +58,9 @@ async function sendBatch(batch: readonly Kept[], device: string): Promise<Sent<u
   if (change.what === 'edits') {
     const asOf = ack ? { asOf: ack.at } : {};
     const { edits } = change;
-    const body = { id, device, saidAt, base, ...asOf, edits };
+    const aheadMs = deviceAheadMs();
+    const ahead = aheadMs === 0 ? {} : { aheadMs };
+    const body = { id, device, saidAt, base, ...ahead, ...asOf, edits };
     return sendJson('PATCH', path, body, installation, by);
   }
   const blob = await findKeptMedia(change.mediaId);
@@ -79,7 +82,9 @@ function takenOf(value: unknown, batch: readonly Kept[]): Taken | null {
   return named ? (taken as Taken) : null;
 }
 
-const isDone = (outcome: string | undefined) => outcome === 'stored' || outcome === 'known';
+/** `held`: it is on the server's disk, and waits there to be looked at. */
+const isDone = (outcome: string | undefined) =>
+  outcome === 'stored' || outcome === 'known' || outcome === 'held';
 
 /** Where a change must wait: what is for one log, or each other thing by itself. */
 const laneOf = ({ change, id }: Kept) => (change.what === 'entry' ? change.runId : id);
@@ -105,6 +110,9 @@ export async function sendWaiting(
       const [why] = later.values();
       return why === undefined ? { state: 'sent' } : { state: 'unreachable', why };
     }
+    const { count, since } = await heldNow().catch(() => ({ count: waiting.length, since: null }));
+    // What goes now is not held any more, if it is taken.
+    reportHeld(Math.max(0, count - batch.length), since);
     const sent = await sendBatch(batch, device);
     if (sent.state === 'unreachable' || sent.state === 'elsewhere') return sent;
     const taken = sent.state === 'ok' ? takenOf(sent.value, batch) : null;

@@ -29,6 +29,7 @@ class DeviceStore extends Dexie {
       })
       .upgrade(upgradeOldChanges);
     this.version(3).stores({ files: 'id' });
+    this.version(4).stores({ changes: '++seq, &[jobId+id], jobId, state, [jobId+state]' });
   }
 }
 
@@ -252,11 +253,33 @@ export async function deviceId(make: () => string): Promise<string> {
   });
 }
 
+/** What the server has not taken. */
+const UNSENT: readonly KeptState[] = ['kept', 'refused'];
+
 /** How much this device holds, of all jobs, that the server has not taken. */
 export async function countHeld(): Promise<number> {
-  return store()
-    .changes.filter(({ state }) => state === 'kept' || state === 'refused')
-    .count();
+  return store().changes.where('state').anyOf(UNSENT).count();
+}
+
+/** All that the server has not taken, of all jobs, in the order it was done. */
+export async function listUnsent(): Promise<Kept[]> {
+  return (await store().changes.where('state').anyOf(UNSENT).sortBy('seq')) as Kept[];
+}
+
+/** The jobs of which something waits to be sent. */
+export async function jobsWithUnsent(): Promise<string[]> {
+  const rows = await store().changes.where('state').equals('kept').toArray();
+  return [...new Set(rows.map(({ jobId }) => jobId))];
+}
+
+/** How much waits to be sent, of all jobs, and since when. */
+export async function heldNow(): Promise<{
+  readonly count: number;
+  readonly since: string | null;
+}> {
+  const waiting = () => store().changes.where('state').equals('kept');
+  const oldest = await waiting().first();
+  return { count: await waiting().count(), since: oldest?.saidAt ?? null };
 }
 
 /** Takes everything of every job off this device. */

@@ -1,17 +1,26 @@
 import type { Database } from 'better-sqlite3';
+import { createHash } from 'node:crypto';
 import { sayGot } from '#core/base/fault';
+import { isSafeId, SAFE_ID_WORDS } from '#core/base/safe-id';
 import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
 import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
 import { rightToSet } from '#core/office/roles';
-import { refuseFaults, refuseUnknown } from './http/answer';
-import { loadFacts, loadStored, storeDifference } from './inspections';
+import { refuseConflict, refuseFaults, refuseUnknown } from './http/answer';
+import { loadEvenRemoved, loadFacts, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
+import { noteIfLate } from './late-work';
 import { canScope } from './people/accounts';
 import { prepared } from './prepared';
-import { type Caller, callerHasRight, personOf, refusalTo } from './security/caller';
+import {
+  type Caller,
+  callerHasJobRight,
+  callerHasRight,
+  personOf,
+  refusalTo,
+} from './security/caller';
 
 /** Edits as a device sends them. */
 export type SentEdits = {
@@ -21,6 +30,8 @@ export type SentEdits = {
   readonly device: string;
   /** When, by that device's clock. */
   readonly saidAt: string;
+  /** How far that clock is ahead of this server's, ms, as far as the device knows; behind: negative. */
+  readonly aheadMs?: number;
   /** The revision of the job that the device saw. */
   readonly base: number;
   /** Set where this server once took it and a restore has lost it: what came later than this stands. */
@@ -44,10 +55,13 @@ type Row = {
   readonly device: string;
   readonly saidAt: string;
   readonly at: string;
+  readonly madeAt: string;
+  readonly underSeq: number | null;
   readonly person: string | null;
 };
 
-const COLUMNS = `seq, path, was, value, device, said_at AS saidAt, at,
+const COLUMNS = `seq, path, was, value, device, said_at AS saidAt, at, coalesce(made_at, at) AS madeAt,
+  under_seq AS underSeq,
   (SELECT a.name FROM sessions AS s JOIN accounts AS a ON a.id = s.account_id WHERE s.id = edits.session) AS person`;
 
 const text = (value: unknown) => (value === undefined ? null : JSON.stringify(value));
@@ -66,19 +80,75 @@ function withFreeLabel(inspection: Inspection, edit: Edit): Edit {
   return { ...edit, value: { ...part, label: freeLabel(others, nameAt) } };
 }
 
-function findChange(db: Database, jobId: string, id: string): number | null {
-  const find = prepared<[string, string], { rev: number }>(
+type KnownChange = { readonly rev: number; readonly content: string | null };
+
+const findChange = (db: Database, jobId: string, id: string): KnownChange | undefined =>
+  prepared<[string, string], KnownChange>(
     db,
-    'SELECT rev FROM changes WHERE job_id = ? AND id = ?',
-  );
-  return find.get(jobId, id)?.rev ?? null;
+    'SELECT rev, content FROM changes WHERE job_id = ? AND id = ?',
+  ).get(jobId, id);
+
+/** What a change says, as a hash: the same change sent again is known by it. */
+const contentOf = ({ edits }: SentEdits) =>
+  createHash('sha256').update(JSON.stringify(edits)).digest('hex');
+
+/** When a change was made, by its device's clock set right; never ahead of this server's. */
+function madeAtOf({ saidAt, aheadMs = 0 }: SentEdits, now: string): string {
+  const madeMs = Date.parse(saidAt) - aheadMs;
+  return Number.isFinite(madeMs) ? new Date(Math.min(madeMs, Date.parse(now))).toISOString() : now;
+}
+
+/** The edits of a change that stand, and those over which another device has set something made later. */
+function parted(
+  { edits, asOf }: SentEdits,
+  others: readonly Row[],
+  madeAt: string,
+): { readonly wanted: readonly Edit[]; readonly lost: readonly (readonly [Edit, Row])[] } {
+  const standing = others.filter(({ underSeq }) => underSeq === null);
+  const lost: (readonly [Edit, Row])[] = [];
+  const wanted = edits.filter((edit) => {
+    const meets = standing.filter((row) => doMeet(readPath(row), edit.path));
+    const later = meets.find((row) => row.madeAt > madeAt);
+    if (later) lost.push([edit, later]);
+    return !later && !meets.some((row) => asOf !== undefined && row.at > asOf);
+  });
+  return { wanted, lost };
+}
+
+/** @throws a refusal of a change that sets nothing. */
+function refuseEmpty(sent: SentEdits): void {
+  if (sent.edits.length === 0)
+    throw refuseFaults([{ path: 'edits', expected: 'at least one edit', got: 'none' }]);
+}
+
+/** @throws a refusal of new runs and access points whose ids cannot stand in an address. */
+function refuseOddIds(before: Inspection, edits: readonly Edit[]): void {
+  const faults = edits.flatMap(({ path: [section, id, ...rest] }) => {
+    if ((section !== 'runs' && section !== 'accessPoints') || rest.length > 0) return [];
+    const isKnown = before[section].some((one) => one.id === id);
+    if (id === undefined || isKnown || isSafeId(id)) return [];
+    return [{ path: `${section}.${id}.id`, expected: SAFE_ID_WORDS, got: sayGot(id) }];
+  });
+  if (faults.length > 0) throw refuseFaults(faults);
+}
+
+/** @throws a refusal of edits that change nothing, though they say something else than what is there. */
+function refuseLost(before: Inspection, after: Inspection, edits: readonly Edit[]): void {
+  const faults = edits.flatMap(({ path, value }) => {
+    const [now, was] = [valueAt(after, path), valueAt(before, path)];
+    if (sameJson(now, value) || !sameJson(now, was)) return [];
+    return [{ path: path.join('.'), expected: 'a field that an edit can set', got: sayGot(value) }];
+  });
+  if (faults.length > 0) throw refuseFaults(faults);
 }
 
 /**
- * Lays a device's edits over a job as it stands now, field by field. Reads, checks and writes in one
- * immediate transaction: nothing that came in between is lost.
+ * Lays a device's edits over a job as it stands now, field by field: of two changes of one field that did not see each
+ * other the one made later stands, and both are told. Reads, checks and writes in one immediate transaction: nothing
+ * that came in between is lost. A job that was taken off the list takes them too.
  *
- * @throws a refusal when there is no such job, or when the job would not be whole afterwards.
+ * @throws a refusal when there is no such job, when the job would not be whole afterwards, or when the change's id was
+ *   used for another.
  */
 export function storeEdits(
   db: Database,
@@ -86,32 +156,39 @@ export function storeEdits(
   sent: SentEdits,
   now: string,
 ): EditsOutcome {
+  refuseEmpty(sent);
   const store = db.transaction((): EditsOutcome => {
     const needsLogs = sent.edits.some(({ path }) => path[0] === 'ties');
-    const stored = needsLogs ? loadStored(db, jobId) : loadFacts(db, jobId);
+    const stored = loadEvenRemoved(db, jobId, needsLogs);
     if (!stored) throw refuseUnknown('job');
     const { inspection: before, rev } = stored;
     refuseOthers(db, before, sent);
     const known = findChange(db, jobId, sent.id);
-    if (known !== null) return { outcome: 'known', before: rev, rev, isOtherwise: false };
+    const content = contentOf(sent);
+    if (known && known.content !== null && known.content !== content)
+      throw refuseConflict('change');
+    if (known) return { outcome: 'known', before: rev, rev, isOtherwise: false };
     const others = editsSince(db, jobId, sent);
-    const isLater = ({ path }: Edit) =>
-      sent.asOf !== undefined &&
-      others.some((row) => row.at > sent.asOf! && doMeet(readPath(row), path));
-    const wanted = sent.edits.filter((edit) => !isLater(edit));
+    const madeAt = madeAtOf(sent, now);
+    const { wanted, lost } = parted(sent, others, madeAt);
     const edits = wanted.map((edit) => withFreeLabel(before, edit));
+    refuseOddIds(before, edits);
     const checked = checkEdits(before, edits);
     if (!checked.ok) throw refuseFaults(checked.faults);
     const isOtherwise =
       wanted.length < sent.edits.length || edits.some((edit, index) => edit !== wanted[index]);
     storeDifference(db, before, checked.value);
+    refuseLost(before, loadEvenRemoved(db, jobId, needsLogs)!.inspection, edits);
     const step = stepJob(db, jobId);
-    prepared(db, 'INSERT INTO changes (job_id, id, rev) VALUES (?, ?, ?)').run(
+    prepared(db, 'INSERT INTO changes (job_id, id, rev, content) VALUES (?, ?, ?, ?)').run(
       jobId,
       sent.id,
       step.rev,
+      content,
     );
-    takeDown(db, jobId, sent, { before, edits, others, rev: step.rev, now });
+    takeDown(db, jobId, sent, { before, edits, lost, others, rev: step.rev, now, madeAt });
+    const bytes = Buffer.byteLength(JSON.stringify(sent.edits));
+    noteIfLate(db, jobId, sent.caller, { kind: 'facts', count: sent.edits.length, bytes }, now);
     return { outcome: 'stored', ...step, isOtherwise };
   });
   return store.immediate();
@@ -123,11 +200,10 @@ export function storeEdits(
  */
 function refuseOthers(db: Database, { job }: Inspection, { caller, edits }: SentEdits): void {
   const person = personOf(caller);
-  const isTheirs = person !== null && job.assignedTo === person.id;
   const may = ({ path }: Edit) =>
     path.join(' ') === 'job assignedTo'
       ? callerHasRight(db, caller, 'agree', false)
-      : callerHasRight(db, caller, rightToSet(path), isTheirs);
+      : callerHasJobRight(db, caller, rightToSet(path), job.id);
   if (!edits.every(may)) throw refusalTo(caller, 'job');
   if (!person) return;
   for (const { path, value } of edits)
@@ -156,35 +232,42 @@ function takeDown(
   laid: {
     readonly before: Inspection;
     readonly edits: readonly Edit[];
+    readonly lost: readonly (readonly [Edit, Row])[];
     readonly others: readonly Row[];
     readonly rev: number;
     readonly now: string;
+    readonly madeAt: string;
   },
 ): void {
   const insert = prepared(
     db,
-    `INSERT INTO edits (job_id, change_id, rev, path, was, value, device, said_at, at, over_seq, session)
-     VALUES (@jobId, @changeId, @rev, @path, @was, @value, @device, @saidAt, @at, @overSeq, @session)`,
+    `INSERT INTO edits (job_id, change_id, rev, path, was, value, device, said_at, at, made_at, over_seq, under_seq, session)
+     VALUES (@jobId, @changeId, @rev, @path, @was, @value, @device, @saidAt, @at, @madeAt, @overSeq, @underSeq, @session)`,
   );
+  const row = (edit: Edit, was: unknown, beside: { overSeq?: number; underSeq?: number }) => ({
+    jobId,
+    changeId: sent.id,
+    rev: laid.rev,
+    path: JSON.stringify(edit.path),
+    was: text(was),
+    value: text(edit.value),
+    device: sent.device,
+    saidAt: sent.saidAt,
+    at: laid.now,
+    madeAt: laid.madeAt,
+    overSeq: beside.overSeq ?? null,
+    underSeq: beside.underSeq ?? null,
+    session: personOf(sent.caller)?.sessionId ?? null,
+  });
   let { before } = laid;
+  for (const [edit, later] of laid.lost)
+    insert.run(row(edit, valueAt(before, edit.path), { underSeq: later.seq }));
   for (const edit of laid.edits) {
     const was = valueAt(before, edit.path);
     before = applyEdits(before, [edit]);
     if (sameJson(was, edit.value)) continue;
-    const over = laid.others.find((row) => doMeet(readPath(row), edit.path));
-    insert.run({
-      jobId,
-      changeId: sent.id,
-      rev: laid.rev,
-      path: JSON.stringify(edit.path),
-      was: text(was),
-      value: text(edit.value),
-      device: sent.device,
-      saidAt: sent.saidAt,
-      at: laid.now,
-      overSeq: over?.seq ?? null,
-      session: personOf(sent.caller)?.sessionId ?? null,
-    });
+    const over = laid.others.find((one) => doMeet(readPath(one), edit.path));
+    insert.run(row(edit, was, over ? { overSeq: over.seq } : {}));
   }
 }
 
@@ -202,7 +285,9 @@ export function storeOwnEdits(
   storeDifference(db, before, applyEdits(before, edits));
   const step = stepJob(db, jobId);
   const sent = { id: change.id, device: SERVER, saidAt: change.now, caller: null };
-  takeDown(db, jobId, sent, { before, edits, others: [], rev: step.rev, now: change.now });
+  const { now } = change;
+  const laid = { before, edits, lost: [], others: [], rev: step.rev, now, madeAt: now };
+  takeDown(db, jobId, sent, laid);
   return step;
 }
 
@@ -215,8 +300,9 @@ type OverRow = Row & {
 /** The most of a job's history that is read at once. */
 const MOST_TOLD = 500;
 
-function readRow({ seq, was, value, device, saidAt, at, person, ...row }: Row): Told {
+function readRow({ seq, was, value, device, saidAt, at, person, underSeq, ...row }: Row): Told {
   return {
+    ...(underSeq === null ? {} : { isUnder: true }),
     seq,
     path: readPath(row),
     ...field('was', was),
@@ -238,15 +324,15 @@ export function listEdits(db: Database, jobId: string): Told[] {
     .map(readRow);
 }
 
-/** What two devices set without seeing each other, the latest first. */
+/** What two devices set without seeing each other, the latest first: which stands, and over which. */
 export function listOverwritten(db: Database, jobId: string): Overwritten[] {
   const rows = prepared<[string], OverRow>(
     db,
-    `SELECT e.seq, e.path, e.was, e.value, e.device, e.said_at AS saidAt, e.at,
+    `SELECT e.seq, e.path, e.was, e.value, e.device, e.said_at AS saidAt, e.at, e.at AS madeAt, NULL AS underSeq,
               (SELECT a.name FROM sessions AS s JOIN accounts AS a ON a.id = s.account_id WHERE s.id = e.session) AS person,
-              o.value AS overValue, o.device AS overDevice, o.at AS overAt
-       FROM edits AS e JOIN edits AS o ON o.seq = e.over_seq
-       WHERE e.job_id = ? ORDER BY e.seq DESC LIMIT ${MOST_TOLD}`,
+              o.value AS overValue, o.device AS overDevice, o.at AS overAt, max(e.seq, o.seq) AS toldSeq
+       FROM edits AS e JOIN edits AS o ON o.seq = e.over_seq OR o.under_seq = e.seq
+       WHERE e.job_id = ? AND e.under_seq IS NULL ORDER BY toldSeq DESC LIMIT ${MOST_TOLD}`,
   ).all(jobId);
   return rows.map(({ overValue, overDevice, overAt, ...row }) => ({
     ...readRow(row),

@@ -5,7 +5,7 @@ import type { Entry } from '#core/model/log/entry';
 import { liftRecord } from '#core/model/migrations/index';
 import { commitTogether } from './commit-together';
 import { refuseFaults } from './http/answer';
-import { revOf, type Step, stepJob } from './jobs';
+import { revEvenRemoved, type Step, stepJob } from './jobs';
 import type { Stored } from './parts';
 import type { SignedIn } from './people/sessions';
 import { prepared } from './prepared';
@@ -54,6 +54,7 @@ export function appendEntries(
  * Logs entries that a device sent: what they correct, close or take back must be in the log, or come with
  * them. Reads, checks and writes in one transaction, which others may share.
  *
+ * @param onStored called in that transaction with how many of them are new.
  * @returns when they are on the disk: what became of each entry, in order, and the revision of the job before
  *   and after.
  */
@@ -64,6 +65,7 @@ export const logEntries = (
   entries: readonly Entry[],
   now: string,
   who: SignedIn | null = null,
+  onStored: (count: number) => void = () => undefined,
 ): Promise<Step & { readonly outcomes: Stored[] }> =>
   commitTogether(db, () => {
     const known = new Set([
@@ -73,8 +75,9 @@ export const logEntries = (
     const dangling = findDanglingEntries(entries, known, 'entries');
     if (dangling.length > 0) throw refuseFaults(dangling);
     const outcomes = appendEntries(db, jobId, runId, entries, now, who);
+    onStored(outcomes.filter((outcome) => outcome === 'stored').length);
     if (outcomes.includes('stored')) return { outcomes, ...stepJob(db, jobId) };
-    const rev = revOf(db, jobId) ?? 0;
+    const rev = revEvenRemoved(db, jobId) ?? 0;
     return { outcomes, before: rev, rev };
   });
 

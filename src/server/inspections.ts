@@ -35,14 +35,14 @@ const weightOf = ({ stored: { inspection } }: Kept) =>
  */
 export function loadStored(db: Database, jobId: string): StoredInspection | null {
   // What a transaction has changed may yet be undone.
-  if (db.inTransaction) return readStored(db, jobId, true);
+  if (db.inTransaction) return readStored(db, jobId, { withLogs: true });
   const book = books.get(db) ?? new Map<string, Kept>();
   books.set(db, book);
   const { era } = installationOf(db);
   const known = book.get(jobId);
   book.delete(jobId);
   const isFresh = known?.era === era && known.stored.rev === revOf(db, jobId);
-  const stored = isFresh ? known.stored : readStored(db, jobId, true);
+  const stored = isFresh ? known.stored : readStored(db, jobId, { withLogs: true });
   if (stored === null) return null;
   // The one asked for last is the last to go.
   book.set(jobId, { stored, era });
@@ -57,11 +57,24 @@ export function loadStored(db: Database, jobId: string): StoredInspection | null
 
 /** What a job is without its logs: each run has no entries. */
 export const loadFacts = (db: Database, jobId: string): StoredInspection | null =>
-  readStored(db, jobId, false);
+  readStored(db, jobId, { withLogs: false });
 
-function readStored(db: Database, jobId: string, withLogs: boolean): StoredInspection | null {
+/** A job as changes are laid over it, also where it was taken off the list: what was said of it is never lost. */
+export const loadEvenRemoved = (
+  db: Database,
+  jobId: string,
+  withLogs: boolean,
+): StoredInspection | null => readStored(db, jobId, { withLogs, evenRemoved: true });
+
+type Wanted = { readonly withLogs: boolean; readonly evenRemoved?: boolean };
+
+function readStored(
+  db: Database,
+  jobId: string,
+  { withLogs, evenRemoved = false }: Wanted,
+): StoredInspection | null {
   const read = db.transaction((): StoredInspection | null => {
-    const row = findJob(db, jobId);
+    const row = findJob(db, jobId, evenRemoved);
     if (!row) return null;
     const logs = withLogs ? listEntries(db, jobId) : new Map<string, never[]>();
     const runs = listParts(db, 'runs', jobId) as Run[];

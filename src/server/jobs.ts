@@ -16,11 +16,12 @@ export type JobRow = {
 type RawRow = { job: string; property: string; rest: string; rev: number };
 type Sections = Omit<JobRow, 'rev'>;
 
-export function findJob(db: Database, id: string): JobRow | null {
-  const row = prepared<[string], RawRow>(
+/** @param evenRemoved whether one that was taken off the list is found too. */
+export function findJob(db: Database, id: string, evenRemoved = false): JobRow | null {
+  const row = prepared<[string, number], RawRow>(
     db,
-    'SELECT job, property, rest, rev FROM jobs WHERE id = ? AND removed_at IS NULL',
-  ).get(id);
+    'SELECT job, property, rest, rev FROM jobs WHERE id = ? AND (removed_at IS NULL OR ?)',
+  ).get(id, evenRemoved ? 1 : 0);
   const read = (text: string) => JSON.parse(text) as Record<string, unknown>;
   return row
     ? { job: read(row.job), property: read(row.property), rest: read(row.rest), rev: row.rev }
@@ -88,6 +89,15 @@ export function revOf(db: Database, id: string): number | null {
   ).get(id);
   return row?.rev ?? null;
 }
+
+/** A job's revision, also where it was taken off the list; `null` when there never was such a job. */
+export const revEvenRemoved = (db: Database, id: string): number | null =>
+  prepared<[string], { rev: number }>(db, 'SELECT rev FROM jobs WHERE id = ?').get(id)?.rev ?? null;
+
+/** Whether a job was taken off the list. */
+export const isRemoved = (db: Database, id: string): boolean =>
+  prepared<[string]>(db, 'SELECT 1 FROM jobs WHERE id = ? AND removed_at IS NOT NULL').get(id) !==
+  undefined;
 
 /** Takes a job off the list; nothing of it is deleted. Whether there was one. */
 export function removeJob(db: Database, id: string, now: string): boolean {

@@ -1,8 +1,10 @@
 import type { Database } from 'better-sqlite3';
 import type { StoredJob } from '#core/model/job/history';
+import { sayLate } from '#core/office/say-late';
 import { listOverwritten } from './edits';
 import { loadStored } from './inspections';
 import { installationOf } from './installation';
+import { listLate } from './late-work';
 import { findAccount } from './people/accounts';
 import { type Caller, callerHasRight, personOf } from './security/caller';
 
@@ -27,6 +29,7 @@ export function loadStoredJob(
     installation: id,
     era,
     told: listOverwritten(db, jobId),
+    late: listLate(db, jobId).map(sayLate),
     who: who && { id: who.id, name: who.name, role: who.role },
     readOnly: whyReadOnly(db, assignedTo, caller, needs),
   };

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { SAFE_ID, SAFE_ID_WORDS } from './safe-id';
 import { isDay, isInstant } from './day';
 import { MOST_LENGTH, MOST_PROSE } from './most';
 
@@ -21,6 +22,8 @@ function textThat(holds: (text: string) => boolean, rule: string): Joi.StringSch
 
 /** An id: any text that is not empty. */
 export const id = () => Joi.string().min(1).max(200);
+/** An id that comes to stand in an address, of something new. */
+export const safeId = () => Joi.string().pattern(SAFE_ID, SAFE_ID_WORDS);
 /** One line of text a person typed. */
 export const line = (max = 300) => Joi.string().allow('').max(max);
 /** One line of text that may not be empty. */

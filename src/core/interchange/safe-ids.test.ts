@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isSafeId } from '../base/safe-id';
 import type { Inspection } from '../model/job/inspection';
 import { demoInspection } from '../testing/demo-inspections';
 import { writeInspectionFile } from './inspection-file';
-import { isSafeId, safeIdOf, withFileIds, withSafeIds } from './safe-ids';
+import { safeIdOf, withFileIds, withSafeIds } from './safe-ids';
 
 const tern = demoInspection('tern-street');
 /** The demo with two runs and a tie, its ids made odd. */

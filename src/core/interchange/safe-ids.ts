@@ -1,8 +1,5 @@
+import { isSafeId } from '../base/safe-id';
 import type { Inspection } from '../model/job/inspection';
-
-/** Ids that can stand in an address as they are. */
-const SAFE = /^[A-Za-z0-9][A-Za-z0-9._-]{0,99}$/;
-export const isSafeId = (id: string): boolean => SAFE.test(id);
 
 /** Safe ids and what the file called them; empty where it had no odd one. */
 export type FileIds = Readonly<Record<string, string>>;

@@ -9,6 +9,12 @@ export const DEEDS = [
   'link',
   'link-revoked',
   'media-removed',
+  'late',
+  'late-seen',
+  'brought-back',
+  'held-taken',
+  'held-left',
+  'brought-in',
 ] as const;
 export type DeedKind = (typeof DEEDS)[number];
 
@@ -21,6 +27,12 @@ const WORDS: Readonly<Record<DeedKind, (detail: string) => string>> = {
   sent: (detail) => `sent the report to ${detail}`,
   link: (detail) => `made a link for ${detail}`,
   'link-revoked': () => 'took a link back',
+  late: (detail) => `handed over work that came in after ${detail}`,
+  'late-seen': () => 'looked at what came in late',
+  'brought-back': () => 'brought the job back on the list',
+  'held-taken': (detail) => `took over what ${detail} sent from a device that had been ended`,
+  'held-left': (detail) => `left out what ${detail} sent from a device that had been ended`,
+  'brought-in': (detail) => `brought in ${detail}`,
   'media-removed': (detail) => `removed ${detail}, as it is kept no longer than the firm says`,
 };
 

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { postJson, postZip } from '#client/api';
 import { type Fault, sayFault } from '#core/base/fault';
 import { readInspectionFile } from '#core/interchange/inspection-file';
+import { isUnsentWork } from '#core/interchange/unsent-work';
 import form from '../shared/form.module.css';
 import { useReady } from '../shared/useReady';
 
@@ -34,6 +35,7 @@ export function ImportFile() {
     if (!file) return;
     if (file.name.endsWith('.zip')) return send(file, false);
     const text = await file.text();
+    if (isUnsentWork(text)) return send(text, false);
     const checked = readInspectionFile(text);
     if (checked.ok) return send(text, false);
     setWaiting(null);
@@ -48,7 +50,7 @@ export function ImportFile() {
       <h2 id="import-title">Import a file</h2>
       <div className={form['field']}>
         <label htmlFor="import-file">
-          Inspection file (.chert.json), or a zip of it with stills
+          Inspection file (.chert.json), a zip of it with stills, or unsent work that a device saved
         </label>
         <input
           id="import-file"

@@ -43,7 +43,7 @@ type Props = { readonly job: JobOnDevice; readonly inspection: Inspection };
 
 /** What stands in the way of saving, and what else has to be told of it: under the top bar, only while there is something. */
 export function SaveStrip({ job, inspection }: Props) {
-  const { save, waiting, trouble, told, foreign, readOnly } = job;
+  const { save, waiting, trouble, told, late, foreign, readOnly } = job;
   const clock = useClockTrouble();
   const refused = waiting.filter(({ state }) => state === 'refused');
   const isWaiting = waiting.length > refused.length;
@@ -65,6 +65,11 @@ export function SaveStrip({ job, inspection }: Props) {
       {refused.length > MOST_TOLD && (
         <p role="alert">{refused.length - MOST_TOLD} more were refused.</p>
       )}
+      {late.map((says) => (
+        <p key={says} role="status">
+          {says} <a href="/due">See it on Due</a>
+        </p>
+      ))}
       <OverwrittenNotes told={told} inspection={inspection} />
     </div>
   );

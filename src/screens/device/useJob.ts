@@ -165,6 +165,7 @@ export function useJob(stored: StoredJob): JobOnDevice {
     ),
     foreign,
     told,
+    late: stored.late,
     who: stored.who,
     readOnly: stored.readOnly,
     trouble,

@@ -1,5 +1,6 @@
 import type { DueItem } from '#core/schedule/due';
 import styles from './DuePage.module.css';
+import { type LateItem, LateJobs } from './LateJobs';
 
 type Item = DueItem & { readonly person: string; readonly maySettle: boolean };
 type Props = {
@@ -9,6 +10,8 @@ type Props = {
   readonly count: number;
   /** How many come after what is shown. */
   readonly more: number;
+  /** Work that came in late, and that nobody has seen yet. */
+  readonly late: readonly LateItem[];
   /** What was just said to be done. */
   readonly undo: { readonly jobId: string; readonly key: string } | null;
 };
@@ -21,7 +24,7 @@ function sayDays(inDays: number): string {
 }
 
 /** Everything with a date across all jobs, by urgency, each with the press that does it. */
-export function DuePage({ groups, whose, count, more, undo }: Props) {
+export function DuePage({ groups, whose, count, more, late, undo }: Props) {
   return (
     <main className={styles['page']}>
       <div className={styles['head']}>
@@ -47,6 +50,7 @@ export function DuePage({ groups, whose, count, more, undo }: Props) {
           </button>
         </form>
       )}
+      <LateJobs items={late} whose={whose} />
       {groups.length === 0 && (
         <p className={styles['none']}>
           {count > 0

@@ -63,6 +63,7 @@ function Line({ one, inspection }: { readonly one: Happened; readonly inspection
     return (
       <span>
         {sayField(inspection, one.path)}: <s>{sayValue(one.was)}</s> <b>{sayValue(one.value)}</b>
+        {one.isUnder && ' (set later on another device: that stands)'}
       </span>
     );
   const run = inspection.runs.find(({ id }) => id === one.runId);

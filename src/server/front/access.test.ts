@@ -6,11 +6,17 @@ import { isLoopback } from './loopback';
 
 const TOKEN = 'abcd-efgh-jkmn-pqrs-tuvw';
 const ANN: SignedIn = { id: 'ann', name: 'Ann', role: 'inspector', sessionId: 'S' };
-const NOBODY: People = { hasOwner: () => false, find: () => null, may: () => false };
+const NO_DEVICES = {
+  findCustody: () => null,
+  isDeviceEnded: () => false,
+  noteHeld: () => undefined,
+};
+const NOBODY: People = { hasOwner: () => false, find: () => null, may: () => false, ...NO_DEVICES };
 const FIRM: People = {
   hasOwner: () => true,
   find: (secret) => (secret === 'anns' ? ANN : null),
   may: (_, __, path) => path !== '/people',
+  ...NO_DEVICES,
 };
 const LOCAL: World = { origin: null, isReachable: false, token: TOKEN, people: NOBODY };
 const OPEN: World = { ...LOCAL, origin: new URL('https://scope.example'), isReachable: true };

@@ -1,8 +1,12 @@
 import type { IncomingMessage } from 'node:http';
 import { parseCookie } from 'cookie';
+import { MEANT_BY } from '../http/meant';
+import { DEVICE_COOKIE } from '../people/device-cookie';
+import type { HeldReport } from '../people/devices';
 import { isSame } from '../people/same-secret';
 import { SESSION_COOKIE, type SignedIn } from '../people/sessions';
 import type { Caller } from '../security/caller';
+import type { DeviceProof } from '../security/custody';
 import { isOpen } from './gate';
 import { isLoopback, LOOPBACK_NAMES } from './loopback';
 
@@ -21,6 +25,12 @@ export type People = {
   /** Who is signed in with a secret. */
   readonly find: (secret: string) => SignedIn | null;
   readonly may: (person: SignedIn, method: string, path: string) => boolean;
+  /** The device as it hands over what was logged on it; `null` where it has nothing of that job to hand over. */
+  readonly findCustody: (proof: DeviceProof, jobId: string) => Caller | null;
+  /** Whether a secret is of a session that was ended from elsewhere. */
+  readonly isDeviceEnded: (secret: string) => boolean;
+  /** Notes what the device of a session says that it holds. */
+  readonly noteHeld: (sessionId: string, report: HeldReport) => void;
 };
 
 /** What the server was told about the world. */
@@ -42,6 +52,7 @@ export type Verdict =
   | 'wrong-method'
   | 'no-owner'
   | 'signed-out'
+  | 'device-ended'
   | 'not-theirs';
 
 /** A verdict, and who asks: `null` for nobody who is known, to whom open addresses alone are answered. */
@@ -63,10 +74,28 @@ function isFromHere({ remoteAddress = '', headers }: Asked): boolean {
 
 const bearerOf = ({ headers }: Asked) => /^Bearer (\S+)$/.exec(headers.authorization ?? '')?.[1];
 
-/** Who asks, by the cookie of a device that is signed in. */
-function whoAsks({ headers }: Asked, people: People): SignedIn | null {
-  const secret = parseCookie(headers.cookie ?? '')[SESSION_COOKIE];
-  return secret === undefined ? null : people.find(secret);
+/** Where a device sends what was logged on it: entries, facts and stills of a job. */
+const HANDING_OVER = [
+  ['POST', /^\/api\/jobs\/([^/]+)\/runs\/[^/]+\/entries\/?$/],
+  ['PATCH', /^\/api\/jobs\/([^/]+)\/?$/],
+  ['PUT', /^\/api\/jobs\/([^/]+)\/media\/[^/]+\/?$/],
+] as const;
+
+/** The job that a request adds to; `null` for any other request. */
+function jobAddedTo({ method, path }: Asked): string | null {
+  const found = HANDING_OVER.find(([one]) => one === method)?.[1].exec(path)?.[1];
+  return found === undefined ? null : decodeURIComponent(found);
+}
+
+/** What a device shows of itself. */
+function proofOf({ headers }: Asked): DeviceProof {
+  const cookies = parseCookie(headers.cookie ?? '');
+  const said = headers[MEANT_BY];
+  return {
+    secret: cookies[SESSION_COOKIE],
+    deviceCookie: cookies[DEVICE_COOKIE],
+    accountId: typeof said === 'string' && said !== '' ? said : undefined,
+  };
 }
 
 /**
@@ -100,9 +129,20 @@ export function judgeAccess(asked: Asked, world: World): Judged {
     if (isAlone) return verdict('welcome', { kind: isScript ? 'script' : 'alone' });
     return verdict(path === OWNER_PATH || path === HEALTH ? 'welcome' : 'no-owner');
   }
-  const person = whoAsks(asked, people);
+  const proof = proofOf(asked);
+  const person = proof.secret === undefined ? null : people.find(proof.secret);
   const caller = person && ({ kind: 'person', person } as const);
   if (path === HEALTH || isOpen(method, path)) return verdict('welcome', caller);
-  if (!person) return verdict('signed-out');
+  const isTheirOwn = proof.accountId === undefined || proof.accountId === person?.id;
+  if (person && isTheirOwn && people.may(person, method, path)) return verdict('welcome', caller);
+  // What was logged in the field is always taken, under its maker's name.
+  const jobId = jobAddedTo(asked);
+  const device = jobId === null ? null : people.findCustody(proof, jobId);
+  if (device) return verdict('welcome', device);
+  if (!person) {
+    const isEnded = proof.secret !== undefined && people.isDeviceEnded(proof.secret);
+    return verdict(isEnded ? 'device-ended' : 'signed-out');
+  }
+  // Somebody else's work, which waits for them: the answer of the address says so.
   return verdict(people.may(person, method, path) ? 'welcome' : 'not-theirs', caller);
 }

@@ -2,7 +2,9 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import sirv from 'sirv';
 import { answerError, Refusal, refuseUnknown } from '../http/answer';
 import { ADDRESS_HEADER, CALLER_HEADER, writeCaller } from '../http/caller-header';
-import type { Caller } from '../security/caller';
+import { HELD_HEADER } from '../http/meant';
+import { readHeldReport } from '../people/devices';
+import { type Caller, personOf } from '../security/caller';
 import { type Asked, judgeAccess, OWNER_PATH, type Verdict, type World } from './access';
 import { clientAddress, dropForwarded } from './client-address';
 import { type Lane, laneOf } from './lanes';
@@ -40,6 +42,8 @@ const TOO_OFTEN = [
   'too-often',
   'That was too often in one minute. Wait a minute, then try again.',
 ] as const;
+/** So many reports of devices are remembered at once. */
+const MOST_REPORTS = 10_000;
 /** After so many seconds a queue that is full has room again. */
 const RETRY_S = 5;
 
@@ -56,6 +60,10 @@ const REFUSED: Readonly<Record<Exclude<Verdict, 'welcome' | 'not-theirs'>, [numb
   'no-owner': [
     403,
     'Chert can be reached by others here and has no owner yet. Open its page /owner, with the code that was printed when it started, or run: npm run owner',
+  ],
+  'device-ended': [
+    401,
+    'This device was signed out from elsewhere. What was logged on it and not sent is handed over; the rest is taken off it.',
   ],
   'signed-out': [
     401,
@@ -93,7 +101,11 @@ async function refuse(
 }
 
 /** Where a person is sent instead, and comes back from. */
-const SENT_TO = { 'signed-out': '/sign-in', 'no-owner': OWNER_PATH } as const;
+const SENT_TO = {
+  'signed-out': '/sign-in',
+  'device-ended': '/sign-in',
+  'no-owner': OWNER_PATH,
+} as const;
 
 function sendTo(response: ServerResponse, page: string, back: string): void {
   response.writeHead(303, {
@@ -152,6 +164,19 @@ export function createFront(wishes: FrontWishes): Server {
   });
   const throttle = createThrottle();
 
+  /** What devices said last of what they hold, by session: most say each time that they hold nothing. */
+  const reports = new Map<string, string>();
+  function noteReport({ headers }: IncomingMessage, caller: Caller | null): void {
+    const text = headers[HELD_HEADER];
+    const person = personOf(caller);
+    if (typeof text !== 'string' || !person || reports.get(person.sessionId) === text) return;
+    const report = readHeldReport(text);
+    if (!report) return;
+    if (reports.size >= MOST_REPORTS) reports.clear();
+    reports.set(person.sessionId, text);
+    world.people.noteHeld(person.sessionId, report);
+  }
+
   /** What somebody may not have is answered as what is not there. */
   async function hide(asked: Asked, request: IncomingMessage, response: ServerResponse) {
     if (isApi(asked.path)) {
@@ -168,6 +193,7 @@ export function createFront(wishes: FrontWishes): Server {
     const { method, path } = asked;
     const address = clientAddress(asked.remoteAddress ?? '', asked.headers, proxies);
     const { verdict, caller } = judgeAccess(asked, world);
+    noteReport(request, caller);
     tell(request, caller, address);
     if (verdict === 'not-theirs') return hide(asked, request, response);
     if (verdict !== 'welcome') {

@@ -99,6 +99,8 @@ const ROUTES: readonly Route[] = [
   route('GET', '/prices', 'firm'),
   route('GET POST', '/people', 'people'),
   route('GET', '/people/log', 'people'),
+  route('GET', '/devices', 'firm'),
+  route('POST', '/devices', 'people'),
 ];
 
 /** What an address asks about, as its path names it. */

@@ -2,10 +2,8 @@ import type { APIContext, APIRoute } from 'astro';
 import type { Person } from '#core/office/roles';
 import { StoreTrouble } from '../media/store';
 import { answerError, Refusal } from './answer';
+import { MEANT_BY, MEANT_FOR } from './meant';
 import { stampNow } from './stamp';
-
-/** The header by which a device says for which installation its changes are. */
-export const MEANT_FOR = 'x-chert-installation';
 
 /** Changes meant for another Chert (another data folder at this address) are never taken. */
 export function refuseOther(meant: string | undefined | null): void {
@@ -16,9 +14,6 @@ export function refuseOther(meant: string | undefined | null): void {
     'This is another Chert than the one this was logged for. Nothing was stored; it is kept on the device.',
   );
 }
-
-/** The header by which a device says whose changes it brings: the id of their account. */
-export const MEANT_BY = 'x-chert-person';
 
 /** What somebody logged is never taken under another's name. */
 export function refuseOtherPerson(by: string | undefined | null, who: Person | null): void {

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { pieceOf } from '#core/interchange/recording-piece';
-import { revOf, type Step, stepJob } from '../jobs';
+import { revEvenRemoved, type Step, stepJob } from '../jobs';
 import type { Stored } from '../parts';
 import { prepared } from '../prepared';
 import { type ContentRow, fromItsPlace, hashOf, type MediaStores } from './store';
@@ -24,10 +24,39 @@ async function isSettled(stores: MediaStores, row: MediaRow): Promise<boolean> {
   return row.removedAt !== null || (await stores.at(row.place).sizeOf(row.sha256)) === row.bytes;
 }
 
+/** Keeps a content whole where contents are kept now. */
+export async function keepContent(
+  stores: MediaStores,
+  bytes: Buffer,
+): Promise<{ readonly sha256: string; readonly place: string }> {
+  const sha256 = hashOf(bytes);
+  await stores.at(stores.current).keep(sha256, bytes);
+  return { sha256, place: stores.current };
+}
+
+type Content = ContentRow & { readonly type: string };
+
+/** Puts a content that is kept already on record as a still of a job; whether it is new there. */
+export function storeContentRow(
+  db: Database,
+  { jobId, id }: { readonly jobId: string; readonly id: string },
+  { type, bytes, sha256, place }: Content,
+  receivedAt: string,
+): boolean {
+  const { changes } = prepared(
+    db,
+    `INSERT INTO media (job_id, id, type, bytes, sha256, place, received_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO NOTHING`,
+  ).run(jobId, id, type, bytes, sha256, place, receivedAt);
+  if (changes === 1 && tellsPages(id)) stepJob(db, jobId);
+  return changes === 1;
+}
+
 /**
  * Stores a still, a voice note or a piece of a recording: its content whole where contents are kept first, then its
  * row. The same one sent twice is stored once.
  *
+ * @param onStored called in the transaction that stores its row, where it is new.
  * @throws {StoreTrouble} where contents go to a bucket that does not answer; nothing was stored then.
  */
 export async function storeMedia(
@@ -36,9 +65,10 @@ export async function storeMedia(
   { jobId, id }: { readonly jobId: string; readonly id: string },
   media: Media,
   receivedAt: string,
+  onStored: () => void = () => undefined,
 ): Promise<Step & { readonly outcome: Stored }> {
   const noStep = (): Step => {
-    const here = revOf(db, jobId) ?? 0;
+    const here = revEvenRemoved(db, jobId) ?? 0;
     return { before: here, rev: here };
   };
   const unchanged = (outcome: Stored) => ({ outcome, ...noStep() });
@@ -46,7 +76,7 @@ export async function storeMedia(
   const known = rowOf(db, jobId, id);
   if (known && known.sha256 !== sha256) return unchanged('conflict');
   if (known && (await isSettled(stores, known))) return unchanged('known');
-  await stores.at(stores.current).keep(sha256, media.bytes);
+  await keepContent(stores, media.bytes);
   return db
     .transaction(() => {
       const { changes } = prepared(
@@ -54,6 +84,7 @@ export async function storeMedia(
         `INSERT INTO media (job_id, id, type, bytes, sha256, place, received_at) VALUES (?, ?, ?, ?, ?, ?, ?)
          ON CONFLICT DO NOTHING`,
       ).run(jobId, id, media.type, media.bytes.byteLength, sha256, stores.current, receivedAt);
+      if (changes === 1) onStored();
       if (changes === 1)
         return { outcome: 'stored' as const, ...(tellsPages(id) ? stepJob(db, jobId) : noStep()) };
       // On record already: its content was gone and is back, or somebody else stored one meanwhile.

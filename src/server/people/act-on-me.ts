@@ -10,7 +10,7 @@ import { endFeed, makeFeed } from './feed';
 import { mailTrouble } from './make-owner';
 import { endPasskey } from './passkeys';
 import { hashPassword, isPassword, passwordTrouble } from './passwords';
-import { confirmSession, endSession, type SignedIn } from './sessions';
+import { confirmSession, endDevice, type SignedIn } from './sessions';
 
 /** What came of a press, in a sentence. */
 export type ActionResult = {
@@ -69,7 +69,7 @@ function act(db: Database, actor: Actor, action: string, form: FormData): Action
     case 'confirm':
       return { said: 'Confirmed. For ten minutes you are not asked again.' };
     case 'end':
-      if (!endSession(db, who.id, text('id'), now, true))
+      if (!endDevice(db, who.id, text('id'), now))
         return trouble('That device was signed out already.');
       note(db, actor, 'session-ended');
       return { said: 'That device is signed out, and told to forget what it keeps.' };

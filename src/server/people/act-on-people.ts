@@ -19,7 +19,7 @@ import { endFeed } from './feed';
 import { mailLink, sayMailed } from './mail-links';
 import { mailTrouble } from './make-owner';
 import { endPasskey } from './passkeys';
-import { endSession } from './sessions';
+import { endDevice } from './sessions';
 
 export type PeopleResult = ActionResult & {
   /** The path of a link that was just made, to be handed on: shown this once, to who made it. */
@@ -113,7 +113,7 @@ function changeAtOnce(db: Database, { id, name }: Account, press: Press): People
       note(db, press, 'access-ended', name);
       return { said: `${name} is signed out everywhere: devices, passkeys, calendar and links.` };
     case 'end-session':
-      if (!endSession(db, id, text('what'), now, true))
+      if (!endDevice(db, id, text('what'), now))
         return trouble('That device was signed out already.');
       note(db, press, 'session-ended', name);
       return { said: `That device of ${name} is signed out, and told to forget what it keeps.` };

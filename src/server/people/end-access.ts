@@ -21,7 +21,7 @@ export function endAccess(
 ): void {
   prepared(
     db,
-    `UPDATE sessions SET ended_at = ?, is_device_ended = 1
+    `UPDATE sessions SET ended_at = ?, ended_how = 'access'
      WHERE account_id = ? AND id <> ? AND ended_at IS NULL`,
   ).run(now, accountId, sessionId);
   if (!keepsPasskeys)

@@ -49,17 +49,20 @@ export function beginSession(
     if (replaces !== null)
       prepared(
         db,
-        'UPDATE sessions SET ended_at = ? WHERE secret_sha256 = ? AND ended_at IS NULL',
+        `UPDATE sessions SET ended_at = ?, ended_how = 'signed-out'
+         WHERE secret_sha256 = ? AND ended_at IS NULL`,
       ).run(now, hashOfSecret(replaces));
     prepared(
       db,
       `INSERT INTO sessions (id, account_id, secret_sha256, device, device_id, begun_at, seen_at, confirmed_at)
        VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     ).run(id, accountId, hashOfSecret(secret), device.name, device.id, now, now, now);
-    prepared(db, 'INSERT OR IGNORE INTO known_devices (id, account_id) VALUES (?, ?)').run(
-      device.id,
-      accountId,
-    );
+    // Whoever signs in on it has it back, if it was lost.
+    prepared(
+      db,
+      `INSERT INTO known_devices (id, account_id, name) VALUES (?, ?, ?)
+       ON CONFLICT DO UPDATE SET name = excluded.name, ended_at = NULL`,
+    ).run(device.id, accountId, device.name);
   }).immediate();
   return { id, secret };
 }
@@ -117,31 +120,46 @@ export const listSessions = (db: Database, accountId: string): Session[] =>
      WHERE account_id = ? AND ended_at IS NULL ORDER BY seen_at DESC, id DESC`,
   ).all(accountId);
 
-/**
- * Ends one session of somebody; whether it was there to be ended.
- *
- * @param isDeviceEnded whether that is done from elsewhere, so that its device is to forget what it keeps.
- */
-export function endSession(
-  db: Database,
-  accountId: string,
-  id: string,
-  now: string,
-  isDeviceEnded = false,
-): boolean {
+/** Signs somebody out on the device that asks; whether they were signed in. */
+export function endSession(db: Database, accountId: string, id: string, now: string): boolean {
   const done = prepared(
     db,
-    `UPDATE sessions SET ended_at = ?, is_device_ended = ?
+    `UPDATE sessions SET ended_at = ?, ended_how = 'signed-out'
      WHERE account_id = ? AND id = ? AND ended_at IS NULL`,
-  ).run(now, isDeviceEnded ? 1 : 0, accountId, id);
+  ).run(now, accountId, id);
   return done.changes > 0;
 }
 
-/** Whether a secret is of a session that was ended from elsewhere. */
+/**
+ * Ends a device of somebody from elsewhere, as one that was lost: its session, and its standing. What it keeps it is told
+ * to forget, and what it still sends waits to be looked at. Call it in a transaction.
+ *
+ * @returns whether the session was there to be ended.
+ */
+export function endDevice(
+  db: Database,
+  accountId: string,
+  sessionId: string,
+  now: string,
+): boolean {
+  const done = prepared(
+    db,
+    `UPDATE sessions SET ended_at = ?, ended_how = 'device'
+     WHERE account_id = ? AND id = ? AND ended_at IS NULL`,
+  ).run(now, accountId, sessionId);
+  prepared(
+    db,
+    `UPDATE known_devices SET ended_at = ?
+     WHERE account_id = ? AND id = (SELECT coalesce(device_id, id) FROM sessions WHERE id = ?)`,
+  ).run(now, accountId, sessionId);
+  return done.changes > 0;
+}
+
+/** Whether a secret is of a session that was ended from elsewhere: its device is to forget what it keeps. */
 export const isOfEndedDevice = (db: Database, secret: string): boolean =>
   prepared<[string]>(
     db,
-    'SELECT 1 FROM sessions WHERE secret_sha256 = ? AND is_device_ended = 1',
+    `SELECT 1 FROM sessions WHERE secret_sha256 = ? AND ended_how IN ('access', 'device')`,
   ).get(hashOfSecret(secret)) !== undefined;
 
 /** Signs everybody out on every device, and lets no link to a password and no calendar open anything. */

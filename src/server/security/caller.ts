@@ -8,17 +8,36 @@ import { prepared } from '../prepared';
 /**
  * Who calls a service. There is always somebody: `null` is no caller, and is answered nothing. `alone`: whoever sits at
  * this machine, while Chert has no people. `script`: a program on this machine that brought the token, while Chert has
- * no people. `system`: Chert itself, and why.
+ * no people. `device`: a device that hands over what was logged on it. `system`: Chert itself, and why.
  */
 export type Caller =
   | { readonly kind: 'person'; readonly person: SignedIn }
   | { readonly kind: 'alone' }
   | { readonly kind: 'script' }
+  | DeviceCaller
   | { readonly kind: 'system'; readonly reason: string };
 
-/** The person who calls; `null` where it is nobody with an account. */
+/**
+ * A device that hands over what was logged on it while a job was somebody's there, whatever the office has done since. It
+ * adds to that job, under their name, and reads nothing.
+ */
+export type DeviceCaller = {
+  readonly kind: 'device';
+  readonly deviceId: string;
+  readonly jobId: string;
+  /** Whose work it is, under the last session that they had there. */
+  readonly person: SignedIn;
+  /** What the office has done since, as the end of "came in after …". */
+  readonly after: string;
+  /** Whether the device was ended by hand: what it sends waits to be looked at. */
+  readonly isEnded: boolean;
+  readonly mayLog: boolean;
+  readonly mayAgree: boolean;
+};
+
+/** The person who calls, or whose work is handed over; `null` where it is nobody with an account. */
 export const personOf = (caller: Caller | null): SignedIn | null =>
-  caller?.kind === 'person' ? caller.person : null;
+  caller?.kind === 'person' || caller?.kind === 'device' ? caller.person : null;
 
 /** The person as the account is now, not as it was when the request came in; `null` once it is closed. */
 function personNow(db: Database, { id }: Person): Person | null {
@@ -49,6 +68,8 @@ export function callerHasRight(
     }
     case 'system':
       return true;
+    // What a device may, it may on its job alone.
+    case 'device':
     case undefined:
       return false;
   }
@@ -68,6 +89,10 @@ export function callerHasJobRight(
   right: Right,
   jobId: string,
 ): boolean {
+  if (caller?.kind === 'device') {
+    const may = right === 'log' ? caller.mayLog : right === 'agree' && caller.mayAgree;
+    return may && caller.jobId === jobId;
+  }
   const person = personOf(caller);
   return callerHasRight(db, caller, right, person !== null && isAssigned(db, jobId, person.id));
 }

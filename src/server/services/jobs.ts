@@ -1,3 +1,4 @@
+import type { Database } from 'better-sqlite3';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import { type FileIds, withFileIds } from '#core/interchange/safe-ids';
 import { type Booking, startInspection } from '#core/model/job/booking';
@@ -14,14 +15,17 @@ import {
   storeEdits,
 } from '../edits';
 import { logEntries as logInRun } from '../entries';
+import { holdChange } from '../held-work';
 import { listHistory } from '../history';
 import { refuseConflict, refuseUnknown } from '../http/answer';
 import * as inspections from '../inspections';
 import * as jobs from '../jobs';
-import { hasPart } from '../parts';
+import { noteIfLate } from '../late-work';
+import { hasPart, type Stored } from '../parts';
 import { ownedBy } from '../people/own-job';
 import { loadPreferences } from '../preferences';
 import { noteAccess } from '../security/access-log';
+import { noteHanded } from '../security/custody';
 import { callerHasJobRight, personOf } from '../security/caller';
 import { loadStoredJob } from '../stored-job';
 import { packJob as pack } from '../zip';
@@ -55,14 +59,20 @@ export const loadEarlier = jobService('read', ({ db }, jobId): Inspection[] =>
 );
 
 /** A job for its pages; `null` when there is none. `needs`: what it takes to do something on the page. */
-export const loadJobForPage = jobService(
-  'read',
-  ({ db, caller }, jobId, needs: 'agree' | 'log' = 'log') =>
-    loadStoredJob(db, jobId, caller, needs),
-);
+export const loadJobForPage = jobService('read', (call, jobId, needs: 'agree' | 'log' = 'log') => {
+  handOver(call, jobId);
+  return loadStoredJob(call.db, jobId, call.caller, needs);
+});
+
+/** Notes that somebody's device has a job: what is logged on it there is taken later, whatever happens. */
+function handOver({ db, caller, nowMs }: ServiceCall, jobId: string): void {
+  if (caller?.kind === 'person') noteHanded(db, caller.person, jobId, nowMs);
+}
 
 /** A job as it stands for a device, with what two devices set without seeing each other; `null` when there is none. */
-export const loadJobState = jobService('read', ({ db }, jobId) => {
+export const loadJobState = jobService('read', (call, jobId) => {
+  const { db } = call;
+  handOver(call, jobId);
   const stored = inspections.loadStored(db, jobId);
   return stored && { ...stored, told: listOverwritten(db, jobId) };
 });
@@ -70,11 +80,6 @@ export const loadJobState = jobService('read', ({ db }, jobId) => {
 /** Whether the caller has a right on a job: what a page offers. */
 export const mayUseOnJob = jobService('read', ({ db, caller }, jobId, right: Right) =>
   callerHasJobRight(db, caller, right, jobId),
-);
-
-/** Whether a job has a run. */
-export const hasRun = jobService('read', ({ db }, jobId, runId: string) =>
-  hasPart(db, 'runs', jobId, runId),
 );
 
 /** A job whole as a zip, its ids as its file called them. */
@@ -120,12 +125,31 @@ export const bookJob = service('book', ({ db, caller, nowMs }, booking: Booking)
   return outcome;
 });
 
-/** Sets fields of a job; which of them somebody may set is asked field by field. */
+/**
+ * Sets fields of a job; which of them somebody may set is asked field by field. What an ended device sends waits to be
+ * looked at.
+ */
 export const editJob = jobService(
   'agree',
-  ({ db, caller, nowMs }, jobId, sent: Omit<SentEdits, 'caller'>): EditsOutcome =>
-    storeEdits(db, jobId, { ...sent, caller }, new Date(nowMs).toISOString()),
+  (
+    { db, caller, nowMs },
+    jobId,
+    sent: Omit<SentEdits, 'caller'>,
+  ): EditsOutcome | (jobs.Step & { readonly outcome: 'held' }) => {
+    const now = new Date(nowMs).toISOString();
+    if (caller?.kind !== 'device' || !caller.isEnded)
+      return storeEdits(db, jobId, { ...sent, caller }, now);
+    const { id, device, saidAt, base, edits } = sent;
+    holdChange(db, caller, id, { what: 'edits', id, device, saidAt, base, edits }, now);
+    return { outcome: 'held', ...noStep(db, jobId) };
+  },
 );
+
+/** The step of a job at which nothing of it was changed. */
+function noStep(db: Database, jobId: string): jobs.Step {
+  const rev = jobs.revEvenRemoved(db, jobId) ?? 0;
+  return { before: rev, rev };
+}
 
 /** Takes a job off the list, under somebody's name; nothing of it is deleted. */
 export const removeJob = jobService('agree', ({ db, caller, nowMs }, jobId): void => {
@@ -134,9 +158,37 @@ export const removeJob = jobService('agree', ({ db, caller, nowMs }, jobId): voi
   noteDeed(db, jobId, { what: 'removed' }, personOf(caller), now);
 });
 
-/** Appends entries to a run's log; answered when they are on the disk. */
+/** What became of entries that were sent: of each, in order, and of the job. */
+export type LogOutcome = jobs.Step & { readonly outcomes: readonly (Stored | 'held')[] };
+
+/**
+ * Appends entries to a run's log, also where the job was taken off the list; answered when they are on the disk. What an
+ * ended device sends waits to be looked at.
+ *
+ * @throws a refusal when there never was such a job, or has no such run.
+ */
 export const logEntries = jobService(
   'log',
-  ({ db, caller, nowMs }, jobId, runId: string, entries: readonly Entry[]) =>
-    logInRun(db, jobId, runId, entries, new Date(nowMs).toISOString(), personOf(caller)),
+  async (
+    { db, caller, nowMs },
+    jobId,
+    runId: string,
+    entries: readonly Entry[],
+  ): Promise<LogOutcome> => {
+    const now = new Date(nowMs).toISOString();
+    if (jobs.revEvenRemoved(db, jobId) === null) throw refuseUnknown('job');
+    if (caller?.kind === 'device' && caller.isEnded) {
+      const hold = db.transaction(() => {
+        for (const entry of entries)
+          holdChange(db, caller, entry.id, { what: 'entry', runId, entry }, now);
+      });
+      hold.immediate();
+      return { outcomes: entries.map(() => 'held' as const), ...noStep(db, jobId) };
+    }
+    if (!hasPart(db, 'runs', jobId, runId)) throw refuseUnknown('run');
+    const bytes = () => Buffer.byteLength(JSON.stringify(entries));
+    return logInRun(db, jobId, runId, entries, now, personOf(caller), (count) =>
+      noteIfLate(db, jobId, caller, { kind: 'entries', count, bytes: bytes() }, now),
+    );
+  },
 );

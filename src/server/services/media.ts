@@ -1,7 +1,12 @@
+import { sayGot } from '#core/base/fault';
+import { isSafeId, SAFE_ID_WORDS } from '#core/base/safe-id';
 import type { ByteSpan } from '#core/interchange/recording-piece';
 import { pieceOf } from '#core/interchange/recording-piece';
 import { noteDeed } from '../deeds';
-import { refuseConflict } from '../http/answer';
+import { holdChange } from '../held-work';
+import { refuseConflict, refuseFaults, refuseUnknown } from '../http/answer';
+import { revEvenRemoved } from '../jobs';
+import { noteIfLate } from '../late-work';
 import * as media from '../media/media';
 import * as recordings from '../media/recordings';
 import { personOf } from '../security/caller';
@@ -16,7 +21,27 @@ export const storeMedia = jobService(
   'log',
   async ({ db, stores, caller, nowMs }, jobId, id: string, content: media.Media) => {
     const now = new Date(nowMs).toISOString();
-    const stored = await media.storeMedia(db, stores, { jobId, id }, content, now);
+    if (!isSafeId(id))
+      throw refuseFaults([{ path: 'mediaId', expected: SAFE_ID_WORDS, got: sayGot(id) }]);
+    const rev = revEvenRemoved(db, jobId);
+    if (rev === null) throw refuseUnknown('job');
+    const bytes = content.bytes.byteLength;
+    if (caller?.kind === 'device' && caller.isEnded) {
+      const { sha256, place } = await media.keepContent(stores, content.bytes);
+      const held = {
+        what: 'media',
+        mediaId: id,
+        type: content.type,
+        bytes,
+        sha256,
+        place,
+      } as const;
+      holdChange(db, caller, id, held, now);
+      return { outcome: 'held' as const, before: rev, rev };
+    }
+    const stored = await media.storeMedia(db, stores, { jobId, id }, content, now, () =>
+      noteIfLate(db, jobId, caller, { kind: 'media', count: 1, bytes }, now),
+    );
     if (stored.outcome === 'conflict') throw refuseConflict('still');
     if (stored.outcome === 'stored' && !pieceOf(id)) {
       const detail = content.type.startsWith('audio/') ? 'a voice note' : 'a still';

@@ -11,6 +11,7 @@ import { callBy } from '../testing/people';
 import * as health from './health';
 import * as importing from './import-job';
 import * as jobs from './jobs';
+import * as lateWork from './late-work';
 import * as mail from './mail';
 import * as media from './media';
 import * as office from './office';
@@ -24,6 +25,7 @@ const ROOMS: Readonly<Record<string, object>> = {
   health,
   'import-job': importing,
   jobs,
+  'late-work': lateWork,
   mail,
   media,
   office,

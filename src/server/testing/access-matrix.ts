@@ -18,6 +18,8 @@ GET    /settings                                          ++++--
 GET    /people                                            +-----
 POST   /people                                            +-----
 GET    /people/log                                        +-----
+GET    /devices                                           ++----
+POST   /devices                                           +-----
 GET    /me                                                +++++-
 POST   /me                                                +++++-
 POST   /sign-out                                          +++++-

@@ -1,12 +1,12 @@
 import Joi from 'joi';
 import { type Fault, faultsFromJoi, type Outcome } from '../../base/fault';
-import { day, id, instant, line, oneOf, VALIDATION, words } from '../../base/joi';
+import { day, id, instant, line, oneOf, safeId, VALIDATION, words } from '../../base/joi';
 import { type Booking, periodFault } from './booking';
 import { RESPONSIBILITIES, SCOPES } from './job';
 import { positionSchema } from './property.schema';
 
 export const bookingSchema = Joi.object<Booking>({
-  id: id().required(),
+  id: safeId().required(),
   address: words(200).required(),
   client: words(200).required(),
   inspector: line(200).required(),

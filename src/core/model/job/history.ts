@@ -16,6 +16,8 @@ export type Told = {
   readonly at: string;
   /** Who was signed in there; absent where Chert had no people. */
   readonly person?: string;
+  /** Set where it does not stand: another device had set the field later, and was heard first. */
+  readonly isUnder?: boolean;
 };
 
 type Signed = { readonly at: string; readonly person?: string; readonly device?: string };
@@ -39,6 +41,8 @@ export type StoredJob = {
   readonly era: string;
   /** What two devices set without seeing each other, the latest first. */
   readonly told: readonly Overwritten[];
+  /** What came in after somebody had lost the job, as sentences, until it was looked at. */
+  readonly late: readonly string[];
   /** Who is signed in; `null` where Chert has no people. */
   readonly who: Person | null;
   /** Why nothing may be done to it here, as a sentence; `null` where something may. */

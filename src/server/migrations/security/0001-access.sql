@@ -38,8 +38,9 @@ CREATE TABLE security.sessions (
   -- When a password or a passkey was shown last.
   confirmed_at TEXT NOT NULL,
   ended_at TEXT,
-  -- Whether it was ended from elsewhere: its device is told to take what it keeps off itself.
-  is_device_ended INTEGER NOT NULL DEFAULT 0 CHECK (is_device_ended IN (0, 1))
+  -- How: by whoever was signed in, with all of the account's access, or as this device alone. Of the last two its
+  -- device is told to take what it keeps off itself.
+  ended_how TEXT CHECK (ended_how IN ('signed-out', 'access', 'device'))
 ) STRICT;
 CREATE INDEX security.sessions_by_account ON sessions (account_id);
 
@@ -47,7 +48,28 @@ CREATE INDEX security.sessions_by_account ON sessions (account_id);
 CREATE TABLE security.known_devices (
   id TEXT NOT NULL,
   account_id TEXT NOT NULL REFERENCES accounts (id),
+  name TEXT NOT NULL,
+  -- Ended by hand, as one that was lost: what it still sends waits to be looked at.
+  ended_at TEXT,
+  -- What it held that was not sent when it was last in contact, since when, and when it said so.
+  held_count INTEGER NOT NULL DEFAULT 0,
+  held_since TEXT,
+  reported_at TEXT,
   PRIMARY KEY (id, account_id)
+) STRICT, WITHOUT ROWID;
+
+-- Jobs that a device got while they were somebody's there: what was logged on them is taken from it later, whatever
+-- became of job, right or account since. So much, and for so long after it was last in contact.
+CREATE TABLE security.handed_jobs (
+  device_id TEXT NOT NULL,
+  account_id TEXT NOT NULL REFERENCES accounts (id),
+  job_id TEXT NOT NULL,
+  may_log INTEGER NOT NULL CHECK (may_log IN (0, 1)),
+  may_agree INTEGER NOT NULL CHECK (may_agree IN (0, 1)),
+  handed_at TEXT NOT NULL,
+  taken_count INTEGER NOT NULL DEFAULT 0,
+  taken_bytes INTEGER NOT NULL DEFAULT 0,
+  PRIMARY KEY (device_id, account_id, job_id)
 ) STRICT, WITHOUT ROWID;
 
 -- Links by which somebody sets a password: invited, or because it was forgotten.

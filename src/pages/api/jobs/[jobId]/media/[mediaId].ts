@@ -18,8 +18,7 @@ function typeOf(id: string, bytes: Uint8Array): string | null {
 /** Stores a still, a voice note or a piece of a recording under the id the device gave it. */
 export const PUT = endpoint(async (context) => {
   const bytes = await readBytes(context.request, BODY_LIMITS.media);
-  const jobId = requireJobId(context);
-  const id = context.params['mediaId'] ?? '';
+  const { mediaId: id = '', jobId = '' } = context.params;
   const type = typeOf(id, bytes);
   if (type === null) {
     throw new Refusal(
