@@ -14,4 +14,5 @@ export const OWN_PORT = {
   people: 4885,
   office: 4886,
   access: 4887,
+  custody: 4888,
 };

@@ -2,8 +2,10 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Sqlite, { type Database } from 'better-sqlite3';
+import { databasePath, generationFolder, refuseMissing } from './data-folder';
 import { adoptEarlier } from './media/adopt';
 import { migrate, readMigrations, versionOf } from './migrate';
+import { mergeRestoredAccess } from './security/merge-access';
 import {
   attachSecurity,
   copyAccess,
@@ -60,7 +62,7 @@ export function openDatabase(
   database.pragma('synchronous = FULL');
   database.pragma('foreign_keys = ON');
   const migrations = readMigrations(migrationsFolder());
-  keepBefore(database, path, migrations.length);
+  keepBefore(database, dirname(securityPath), migrations.length);
   attachSecurity(database, securityPath, migrationsFolder());
   if (versionOf(database) <= LAST_WITH_ACCESS) {
     migrate(database, migrations.slice(0, LAST_WITH_ACCESS));
@@ -71,10 +73,10 @@ export function openDatabase(
 }
 
 /** Keeps a copy of a database of an older shape before it is changed. */
-function keepBefore(database: Database, path: string, latest: number): void {
+function keepBefore(database: Database, dataFolder: string, latest: number): void {
   const version = versionOf(database);
   if (version === 0 || version >= latest) return;
-  const folder = join(dirname(path), 'backups');
+  const folder = join(dataFolder, 'backups');
   mkdirSync(folder, { recursive: true });
   const copy = join(folder, `before-migration-${version + 1}.db`);
   // Left by a migration that did not come to its end: what is there now is the same.
@@ -82,10 +84,16 @@ function keepBefore(database: Database, path: string, latest: number): void {
   database.prepare('VACUUM INTO ?').run(copy);
 }
 
-/** Opens a data folder: its database, and what an earlier Chert left in it, both brought up to date. */
+/**
+ * Opens a data folder: its database, and what an earlier Chert or a restore left in it, all brought up to date.
+ *
+ * @throws {DatabaseMissing} where it has had a database and has none.
+ */
 export function openData(folder: string): Database {
+  refuseMissing(folder);
   mkdirSync(folder, { recursive: true });
-  const db = openDatabase(join(folder, 'chert.db'));
+  const db = openDatabase(databasePath(folder), join(folder, SECURITY_FILE));
+  mergeRestoredAccess(db, generationFolder(folder));
   adoptEarlier(db, folder);
   return db;
 }

@@ -132,13 +132,13 @@ function refuseOddIds(before: Inspection, edits: readonly Edit[]): void {
   if (faults.length > 0) throw refuseFaults(faults);
 }
 
-/** @throws a refusal of edits that change nothing, though they say something else than what is there. */
-function refuseLost(before: Inspection, after: Inspection, edits: readonly Edit[]): void {
-  const faults = edits.flatMap(({ path, value }) => {
-    const [now, was] = [valueAt(after, path), valueAt(before, path)];
-    if (sameJson(now, value) || !sameJson(now, was)) return [];
-    return [{ path: path.join('.'), expected: 'a field that an edit can set', got: sayGot(value) }];
-  });
+/** @throws a refusal of edits that are not kept as they were laid: they say what an edit cannot set. */
+function refuseLost(laid: Inspection, kept: Inspection, edits: readonly Edit[]): void {
+  const faults = edits.flatMap(({ path, value }) =>
+    sameJson(valueAt(kept, path), valueAt(laid, path))
+      ? []
+      : [{ path: path.join('.'), expected: 'a field that an edit can set', got: sayGot(value) }],
+  );
   if (faults.length > 0) throw refuseFaults(faults);
 }
 
@@ -178,7 +178,7 @@ export function storeEdits(
     const isOtherwise =
       wanted.length < sent.edits.length || edits.some((edit, index) => edit !== wanted[index]);
     storeDifference(db, before, checked.value);
-    refuseLost(before, loadEvenRemoved(db, jobId, needsLogs)!.inspection, edits);
+    refuseLost(checked.value, loadEvenRemoved(db, jobId, needsLogs)!.inspection, edits);
     const step = stepJob(db, jobId);
     prepared(db, 'INSERT INTO changes (job_id, id, rev, content) VALUES (?, ?, ?, ?)').run(
       jobId,

@@ -58,7 +58,7 @@ function againstCourse(block: FindingBlock, course: Course): string[] {
     ...asked
       .filter(({ method }) => isActed && !mayAsk(method, course))
       .map(({ method, one }) => `asks for ${method}, which the plan does not do: “${one}”`),
-    ...(/\bNo work\b/i.test(all) && course.methods.length > 0
+    ...(isActed && /\bNo work\b/i.test(all) && course.methods.length > 0
       ? ['says that no work is needed beside a work']
       : []),
     ...(/after you move in/i.test(all) && course.when !== 'after-move-in'

@@ -17,7 +17,7 @@ import Sqlite, { type Database } from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { writeInspectionFile } from '#core/interchange/inspection-file';
 import { demoInspection } from '#core/testing/demo-inspections';
-import { migrationsFolder, openDatabase } from '../database';
+import { migrationsFolder, openData, openDatabase } from '../database';
 import { listEntries } from '../entries';
 import { lookAtHealth } from '../health';
 import { loadInspection, storeInspection } from '../inspections';
@@ -70,7 +70,7 @@ describe('a backup', () => {
     const { stills, aside } = await restore(backups, name, data, '2026-11-04T09:00:00.000Z');
     expect(stills).toBe(1);
     expect(existsSync(join(aside!, 'chert.db'))).toBe(true);
-    db = openDatabase(join(data, 'chert.db'));
+    db = openData(data);
     expect(writeInspectionFile(loadInspection(db, JOB)!)).toBe(before);
     expect(loadInspection(db, 'demo-mill-street')).toBeNull();
     expect(readFileSync(placeOfContent(data, hashOf(PNG))).equals(PNG)).toBe(true);

@@ -11,6 +11,7 @@ import { rename } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import Sqlite, { type Database } from 'better-sqlite3';
+import { DATABASE_FILE } from '../data-folder';
 import { installationOf } from '../installation';
 import { folderStore, MEDIA_FOLDER, placeOfContent } from '../media/folder-store';
 import {
@@ -21,15 +22,9 @@ import {
   type MediaStore,
   type MediaStores,
 } from '../media/store';
+import { SECURITY, SECURITY_FILE } from '../security/security-database';
 import { writeWhole } from '../write-whole';
-import {
-  DATABASE_FILE,
-  type Manifest,
-  MANIFEST_FILE,
-  nameOf,
-  namesToKeep,
-  timeOfName,
-} from './manifest';
+import { type Manifest, MANIFEST_FILE, nameOf, namesToKeep, timeOfName } from './manifest';
 
 /** All pages in one step: a step that the database does not change under is never begun anew. */
 const ALL_PAGES = 2 ** 31 - 1;
@@ -73,6 +68,14 @@ function checkDatabase(path: string): number {
   }
 }
 
+/** Makes one file of a copy of what grants access. Links that wait to be mailed are no part of a backup. */
+function closeCopy(path: string): void {
+  const copy = new Sqlite(path);
+  copy.pragma('journal_mode = DELETE');
+  copy.exec('DELETE FROM hidden_links');
+  copy.close();
+}
+
 /** What to back up, and how. */
 export type BackupWish = {
   /** The folder of backups; the new one gets a folder in it. */
@@ -102,6 +105,11 @@ export async function backUp(
     const copy = join(half, DATABASE_FILE);
     await db.backup(copy, { progress: () => ALL_PAGES });
     // One file by itself, and stills of just the rows that are in it.
+    const security = join(half, SECURITY_FILE);
+    // The types of the library leave out the name of an attached database.
+    const attached = { progress: () => ALL_PAGES, attached: SECURITY } as object;
+    await db.backup(security, attached as Sqlite.BackupOptions);
+    closeCopy(security);
     const made = new Sqlite(copy);
     made.pragma('journal_mode = DELETE');
     const rows = made
@@ -127,6 +135,7 @@ export async function backUp(
       installation,
       databaseVersion: checkDatabase(copy),
       database: await hashFile(copy),
+      security: await hashFile(security),
       media,
       elsewhere,
       missing,
@@ -179,6 +188,7 @@ export async function verifyBackup(folder: string, name: string): Promise<string
     if (found.sha256 !== sha256 || found.bytes !== bytes) faults.push(`${path} has been changed`);
   };
   await check(join(folder, name, DATABASE_FILE), manifest.database);
+  if (manifest.security) await check(join(folder, name, SECURITY_FILE), manifest.security);
   for (const row of manifest.media) await check(placeOfContent(folder, row.sha256), row);
   if (faults.length === 0) checkDatabase(join(folder, name, DATABASE_FILE));
   return faults;

@@ -10,6 +10,8 @@ export type Manifest = {
   readonly installation: string;
   readonly databaseVersion: number;
   readonly database: Content;
+  /** What grants access, a file of its own; in older backups it lies in the database. */
+  readonly security?: Content;
   readonly media: readonly (Content & { readonly jobId: string; readonly id: string })[];
   /** Stills that lie in a bucket and were left there, with its address; none in older manifests. */
   readonly elsewhere?: readonly (Content & {
@@ -21,8 +23,7 @@ export type Manifest = {
   readonly missing: readonly { readonly jobId: string; readonly id: string }[];
 };
 
-/** The files of one backup. Stills lie beside them, once for all backups of a folder. */
-export const DATABASE_FILE = 'chert.db';
+/** The file that says what a backup holds. Stills lie beside backups, once for all of a folder. */
 export const MANIFEST_FILE = 'manifest.json';
 
 /** Names of backups are their times, so that they sort: `2026-11-03T09-00-00.000Z`. */

@@ -76,15 +76,22 @@ const bearerOf = ({ headers }: Asked) => /^Bearer (\S+)$/.exec(headers.authoriza
 
 /** Where a device sends what was logged on it: entries, facts and stills of a job. */
 const HANDING_OVER = [
-  ['POST', /^\/api\/jobs\/([^/]+)\/runs\/[^/]+\/entries\/?$/],
-  ['PATCH', /^\/api\/jobs\/([^/]+)\/?$/],
-  ['PUT', /^\/api\/jobs\/([^/]+)\/media\/[^/]+\/?$/],
+  ['POST', /^\/api\/jobs\/([^/]+)\/runs\/[^/]+\/entries\/?$/, 'mayLog'],
+  ['PATCH', /^\/api\/jobs\/([^/]+)\/?$/, 'mayAgree'],
+  ['PUT', /^\/api\/jobs\/([^/]+)\/media\/[^/]+\/?$/, 'mayLog'],
 ] as const;
 
-/** The job that a request adds to; `null` for any other request. */
-function jobAddedTo({ method, path }: Asked): string | null {
-  const found = HANDING_OVER.find(([one]) => one === method)?.[1].exec(path)?.[1];
-  return found === undefined ? null : decodeURIComponent(found);
+/** The device that a request hands something over from, where it may; `null` for any other request. */
+function deviceHandingOver(
+  { method, path }: Asked,
+  proof: DeviceProof,
+  { findCustody }: People,
+): Caller | null {
+  const [, pattern, right] = HANDING_OVER.find(([one]) => one === method) ?? [];
+  const jobId = pattern?.exec(path)?.[1];
+  if (jobId === undefined || right === undefined) return null;
+  const device = findCustody(proof, decodeURIComponent(jobId));
+  return device?.kind === 'device' && device[right] ? device : null;
 }
 
 /** What a device shows of itself. */
@@ -136,8 +143,7 @@ export function judgeAccess(asked: Asked, world: World): Judged {
   const isTheirOwn = proof.accountId === undefined || proof.accountId === person?.id;
   if (person && isTheirOwn && people.may(person, method, path)) return verdict('welcome', caller);
   // What was logged in the field is always taken, under its maker's name.
-  const jobId = jobAddedTo(asked);
-  const device = jobId === null ? null : people.findCustody(proof, jobId);
+  const device = deviceHandingOver(asked, proof, people);
   if (device) return verdict('welcome', device);
   if (!person) {
     const isEnded = proof.secret !== undefined && people.isDeviceEnded(proof.secret);

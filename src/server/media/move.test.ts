@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { demoInspection } from '#core/testing/demo-inspections';
 import { backUp, readManifest, verifyBackup } from '../backup/backup';
 import { restore } from '../backup/restore';
-import { openData, openDatabase } from '../database';
+import { openData } from '../database';
 import { storeInspection } from '../inspections';
 import { ADDRESS, freshBucket, JOB, NOW } from '../testing/with-bucket';
 import { PNG } from '../testing/with-still';
@@ -89,7 +89,7 @@ describe('a backup of what lies in a bucket', () => {
   const restoreInto = async (folder: string, name: string, from: string) => {
     mkdirSync(folder);
     const restored = await restore(from, name, folder, NOW);
-    return { restored, db: openDatabase(join(folder, 'chert.db')) };
+    return { restored, db: openData(folder) };
   };
 
   it('holds it, and puts it into the data folder', async () => {

@@ -10,6 +10,7 @@ import { freshDatabase } from '../testing/fresh-database';
 import { callBy } from '../testing/people';
 import * as health from './health';
 import * as importing from './import-job';
+import * as importingUnsent from './import-unsent';
 import * as jobs from './jobs';
 import * as lateWork from './late-work';
 import * as mail from './mail';
@@ -24,6 +25,7 @@ import * as signIn from './sign-in';
 const ROOMS: Readonly<Record<string, object>> = {
   health,
   'import-job': importing,
+  'import-unsent': importingUnsent,
   jobs,
   'late-work': lateWork,
   mail,
