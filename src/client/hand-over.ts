@@ -1,4 +1,4 @@
-import { type UnsentMedia, UNSENT_FORMAT, type UnsentWork } from '#core/interchange/unsent-work';
+import { UNSENT_FORMAT, type UnsentMedia, type UnsentWork } from '#core/interchange/unsent-work';
 import { sendWaiting } from './send';
 import { countHeld, deviceId, findKeptMedia, jobsWithUnsent, listUnsent } from './store';
 

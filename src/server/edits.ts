@@ -1,26 +1,17 @@
-import type { Database } from 'better-sqlite3';
 import { createHash } from 'node:crypto';
-import { sayGot } from '#core/base/fault';
-import { isSafeId, SAFE_ID_WORDS } from '#core/base/safe-id';
+import type { Database } from 'better-sqlite3';
 import { applyEdits, doMeet, type Edit, sameJson, valueAt } from '#core/model/job/edits';
 import { checkEdits } from '#core/model/job/facts';
 import type { Overwritten, Told } from '#core/model/job/history';
 import type { Inspection } from '#core/model/job/inspection';
 import { accessNameAt, freeLabel, labelOf, runNameAt } from '#core/model/job/labels';
-import { rightToSet } from '#core/office/roles';
+import { refuseEmpty, refuseLost, refuseOddIds, refuseOthers } from './edit-checks';
 import { refuseConflict, refuseFaults, refuseUnknown } from './http/answer';
 import { loadEvenRemoved, loadFacts, storeDifference } from './inspections';
 import { type Step, stepJob } from './jobs';
 import { noteIfLate } from './late-work';
-import { canScope } from './people/accounts';
 import { prepared } from './prepared';
-import {
-  type Caller,
-  callerHasJobRight,
-  callerHasRight,
-  personOf,
-  refusalTo,
-} from './security/caller';
+import { type Caller, personOf } from './security/caller';
 
 /** Edits as a device sends them. */
 export type SentEdits = {
@@ -115,33 +106,6 @@ function parted(
   return { wanted, lost };
 }
 
-/** @throws a refusal of a change that sets nothing. */
-function refuseEmpty(sent: SentEdits): void {
-  if (sent.edits.length === 0)
-    throw refuseFaults([{ path: 'edits', expected: 'at least one edit', got: 'none' }]);
-}
-
-/** @throws a refusal of new runs and access points whose ids cannot stand in an address. */
-function refuseOddIds(before: Inspection, edits: readonly Edit[]): void {
-  const faults = edits.flatMap(({ path: [section, id, ...rest] }) => {
-    if ((section !== 'runs' && section !== 'accessPoints') || rest.length > 0) return [];
-    const isKnown = before[section].some((one) => one.id === id);
-    if (id === undefined || isKnown || isSafeId(id)) return [];
-    return [{ path: `${section}.${id}.id`, expected: SAFE_ID_WORDS, got: sayGot(id) }];
-  });
-  if (faults.length > 0) throw refuseFaults(faults);
-}
-
-/** @throws a refusal of edits that are not kept as they were laid: they say what an edit cannot set. */
-function refuseLost(laid: Inspection, kept: Inspection, edits: readonly Edit[]): void {
-  const faults = edits.flatMap(({ path, value }) =>
-    sameJson(valueAt(kept, path), valueAt(laid, path))
-      ? []
-      : [{ path: path.join('.'), expected: 'a field that an edit can set', got: sayGot(value) }],
-  );
-  if (faults.length > 0) throw refuseFaults(faults);
-}
-
 /**
  * Lays a device's edits over a job as it stands now, field by field: of two changes of one field that did not see each
  * other the one made later stands, and both are told. Reads, checks and writes in one immediate transaction: nothing
@@ -192,29 +156,6 @@ export function storeEdits(
     return { outcome: 'stored', ...step, isOtherwise };
   });
   return store.immediate();
-}
-
-/**
- * @throws what is said of a job that is not there, where somebody may not set one of the fields. Whose job it is,
- *   the office says alone.
- */
-function refuseOthers(db: Database, { job }: Inspection, { caller, edits }: SentEdits): void {
-  const person = personOf(caller);
-  const may = ({ path }: Edit) =>
-    path.join(' ') === 'job assignedTo'
-      ? callerHasRight(db, caller, 'agree', false)
-      : callerHasJobRight(db, caller, rightToSet(path), job.id);
-  if (!edits.every(may)) throw refusalTo(caller, 'job');
-  if (!person) return;
-  for (const { path, value } of edits)
-    if (path.join(' ') === 'job assignedTo' && value !== undefined) refuseNobody(db, value);
-}
-
-/** @throws a refusal when a job would be given to somebody who cannot scope it. */
-export function refuseNobody(db: Database, id: unknown): void {
-  if (typeof id === 'string' && canScope(db, id)) return;
-  const expected = 'the id of an inspector’s or an owner’s account that is open';
-  throw refuseFaults([{ path: 'job.assignedTo', expected, got: sayGot(id) }]);
 }
 
 /** What other devices set since the revision that this one saw, the latest first. */

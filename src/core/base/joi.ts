@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { SAFE_ID, SAFE_ID_WORDS } from './safe-id';
 import { isDay, isInstant } from './day';
 import { MOST_LENGTH, MOST_PROSE } from './most';
+import { SAFE_ID, SAFE_ID_WORDS } from './safe-id';
 
 /**
  * The house dialect of Joi: values are never converted (text where a number goes is a fault), every

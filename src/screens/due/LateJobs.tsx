@@ -1,10 +1,12 @@
 import { type LateWork, sayLate } from '#core/office/say-late';
+import { dayOf, sayDay } from '#core/report/calendar';
 import styles from './DuePage.module.css';
 
 /** Late work of a job, as the office looks at it. */
 export type LateItem = LateWork & {
   readonly jobId: string;
   readonly title: string;
+  readonly at: string;
   readonly isRemoved: boolean;
   readonly isIssued: boolean;
   readonly maySettle: boolean;
@@ -30,33 +32,31 @@ export function LateJobs({
           const { jobId, title, kind, after, isRemoved, isIssued, maySettle, mayBringBack } = item;
           return (
             <li key={`${jobId} ${kind} ${after}`} className={styles['item']}>
+              <p className={styles['when']}>
+                <b>{sayDay(dayOf(item.at))}</b>
+              </p>
               <div>
                 <p>
-                  {isRemoved ? (
-                    <b>{title}</b>
-                  ) : (
-                    <a href={`/jobs/${encodeURIComponent(jobId)}/report`}>{title}</a>
-                  )}
+                  <b>{title}.</b> {sayLate(item)}
                 </p>
-                <p>
-                  {sayLate(item)}
-                  {isRemoved && ' The job stays off the list.'}
-                  {isIssued && !isRemoved && ' A report was issued: amend it?'}
+                <p className={styles['where']}>
+                  {isRemoved && 'The job stays off the list.'}
+                  {isIssued && !isRemoved && 'A report was issued before: amend it?'}
                 </p>
               </div>
-              <form method="post" action={`/due?whose=${whose ?? ''}`}>
-                <input type="hidden" name="job" value={jobId} />
-                {isRemoved && mayBringBack && (
-                  <button type="submit" name="do" value="bring-back">
-                    Bring it back
-                  </button>
+              <div className={styles['acts']}>
+                {!isRemoved && (
+                  <a href={`/jobs/${encodeURIComponent(jobId)}/report`}>Open the report</a>
                 )}
-                {!isRemoved && maySettle && (
-                  <button type="submit" name="do" value="seen">
-                    I have seen it
-                  </button>
+                {(isRemoved ? mayBringBack : maySettle) && (
+                  <form method="post" action={`/due?whose=${whose ?? ''}`}>
+                    <input type="hidden" name="job" value={jobId} />
+                    <button type="submit" name="do" value={isRemoved ? 'bring-back' : 'seen'}>
+                      {isRemoved ? 'Bring it back' : 'I have seen it'}
+                    </button>
+                  </form>
                 )}
-              </form>
+              </div>
             </li>
           );
         })}

@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import { ulid } from 'ulid';
 import { forgetJobs } from '#client/forget-jobs';
 import { type HandedOver, handOverAll, writeUnsent } from '#client/hand-over';
-import form from '../shared/form.module.css';
 import { download } from '../shared/download';
+import form from '../shared/form.module.css';
 import styles from './people.module.css';
 
 type Props = {

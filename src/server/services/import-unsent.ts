@@ -1,5 +1,5 @@
-import type { UnsentChange, UnsentWork } from '#core/interchange/unsent-work';
 import { mediaTypeOf } from '#core/interchange/media-type';
+import type { UnsentChange, UnsentWork } from '#core/interchange/unsent-work';
 import type { Entry } from '#core/model/log/entry';
 import { noteDeed } from '../deeds';
 import { storeEdits } from '../edits';

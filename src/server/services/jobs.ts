@@ -7,13 +7,8 @@ import type { Inspection } from '#core/model/job/inspection';
 import type { Entry } from '#core/model/log/entry';
 import type { Right } from '#core/office/roles';
 import { noteDeed } from '../deeds';
-import {
-  type EditsOutcome,
-  listOverwritten,
-  refuseNobody,
-  type SentEdits,
-  storeEdits,
-} from '../edits';
+import { refuseNobody } from '../edit-checks';
+import { type EditsOutcome, listOverwritten, type SentEdits, storeEdits } from '../edits';
 import { logEntries as logInRun } from '../entries';
 import { holdChange } from '../held-work';
 import { listHistory } from '../history';
@@ -25,8 +20,8 @@ import { hasPart, type Stored } from '../parts';
 import { ownedBy } from '../people/own-job';
 import { loadPreferences } from '../preferences';
 import { noteAccess } from '../security/access-log';
-import { noteHanded } from '../security/custody';
 import { callerHasJobRight, personOf } from '../security/caller';
+import { noteHanded } from '../security/custody';
 import { loadStoredJob } from '../stored-job';
 import { packJob as pack } from '../zip';
 import { jobService, service, type ServiceCall } from './service';

@@ -7,7 +7,12 @@ import { openDatabase } from '../database';
 import { mediaIn } from '../media/places';
 import type { MediaStores } from '../media/store';
 
-type Fresh = { readonly db: Database; readonly folder: string; readonly stores: MediaStores };
+type Fresh = {
+  /** A test that closes it, and opens what stands in its place, says so here. */
+  db: Database;
+  readonly folder: string;
+  readonly stores: MediaStores;
+};
 
 /** A database and a place for stills of their own for each test of a file, in a folder that goes when the test ends. */
 export function freshDatabase(): Fresh {
