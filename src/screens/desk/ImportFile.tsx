@@ -14,9 +14,9 @@ export function ImportFile() {
   const ready = useReady();
   const [waiting, setWaiting] = useState<string | File | null>(null);
 
-  const send = async (file: string | File, asCopy: boolean) => {
+  const send = async (file: string | File, as?: 'copy' | 'unsent') => {
     setTrouble(null);
-    const path = `/api/jobs/import${asCopy ? '?as=copy' : ''}`;
+    const path = `/api/jobs/import${as ? `?as=${as}` : ''}`;
     const sent =
       typeof file === 'string'
         ? await postJson<{ id: string }>(path, file)
@@ -33,11 +33,11 @@ export function ImportFile() {
 
   const choose = async (file: File | undefined) => {
     if (!file) return;
-    if (file.name.endsWith('.zip')) return send(file, false);
+    if (file.name.endsWith('.zip')) return send(file);
     const text = await file.text();
-    if (isUnsentWork(text)) return send(text, false);
+    if (isUnsentWork(text)) return send(text, 'unsent');
     const checked = readInspectionFile(text);
-    if (checked.ok) return send(text, false);
+    if (checked.ok) return send(text);
     setWaiting(null);
     setTrouble({
       message: `${file.name} was not read. Nothing was stored.`,
@@ -74,7 +74,7 @@ export function ImportFile() {
         </div>
       )}
       {waiting && (
-        <button className={form['plain']} type="button" onClick={() => void send(waiting, true)}>
+        <button className={form['plain']} type="button" onClick={() => void send(waiting, 'copy')}>
           Import as a copy
         </button>
       )}

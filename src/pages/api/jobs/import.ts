@@ -14,7 +14,10 @@ import { unpackJob } from '#server/zip';
 export const POST = endpoint(async ({ request, url, locals }) => {
   const isZip = /^application\/zip\b/i.test(request.headers.get('content-type') ?? '');
   const packed = isZip ? await unpackJob(await readBytes(request, BODY_LIMITS.zip)) : null;
-  const text = packed?.text ?? (await readText(request, BODY_LIMITS.zip));
+  const as = url.searchParams.get('as');
+  // What a device had not sent comes with its stills.
+  const limit = as === 'unsent' ? BODY_LIMITS.zip : BODY_LIMITS.file;
+  const text = packed?.text ?? (await readText(request, limit));
   if (!packed && isUnsentWork(text)) {
     const work = checkUnsentWork(parseJson(Buffer.from(text)));
     if (!work.ok) throw refuseFaults(work.faults);
@@ -24,7 +27,7 @@ export const POST = endpoint(async ({ request, url, locals }) => {
   if (!read.ok) throw refuseFaults(read.faults);
   const imported = await importJob(locals.call, {
     inspection: read.value,
-    isCopy: url.searchParams.get('as') === 'copy',
+    isCopy: as === 'copy',
     ...(packed ? { media: packed.media } : {}),
   });
   return answer(imported, imported.outcome === 'stored' ? 201 : 200);
