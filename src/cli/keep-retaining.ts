@@ -3,6 +3,7 @@ import { localDay } from '#server/local-day';
 import { mediaStores } from '#server/media/places';
 import { removeOld } from '#server/media/retention';
 import { loadPreferences } from '#server/preferences';
+import { pruneAccessLog } from '#server/security/access-log';
 
 /** How often it is asked whether something is to go, ms. */
 const ASK_EVERY_MS = 6 * 3_600_000;
@@ -13,6 +14,7 @@ export function keepRetaining(): void {
     try {
       const { keepMonths } = loadPreferences(database());
       const now = new Date();
+      pruneAccessLog(database(), now.getTime());
       if (keepMonths)
         await removeOld(database(), mediaStores(), keepMonths, {
           today: localDay(now),

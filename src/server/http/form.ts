@@ -1,5 +1,13 @@
 import { Refusal } from './answer';
 
+/** The fields of a form that are sent again once it is shown who presses: all but what shows it. */
+export const fieldsToSendAgain = (form: FormData | null): (readonly [string, string])[] =>
+  [...(form ?? [])].flatMap(([name, value]) =>
+    typeof value === 'string' && name !== 'confirm' && name !== 'username'
+      ? [[name, value] as const]
+      : [],
+  );
+
 const FORM = /^(application\/x-www-form-urlencoded|multipart\/form-data)\b/i;
 
 /**

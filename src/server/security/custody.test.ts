@@ -271,6 +271,9 @@ describe('what an ended device sends', () => {
     expect(history.find((one) => one.kind === 'logged' && one.count === 5)).toMatchObject({
       person: 'Ann',
     });
+    expect(new Set(listLate(its.db, JOB).map(({ kind }) => kind))).toEqual(
+      new Set(['entries', 'facts', 'media']),
+    );
     expect(listLate(its.db, JOB).map(({ after }) => after)).toContain('the device was ended');
     expect(listHeld(callAs(asOwner()))).toEqual([]);
   });

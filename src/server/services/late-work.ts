@@ -8,23 +8,15 @@ import {
   listWaitingChanges,
   type WaitingChange,
 } from '../held-work';
-import { refuseUnknown } from '../http/answer';
+import { refuseConflict, refuseUnknown } from '../http/answer';
 import { bringBack } from '../jobs';
-import {
-  listLate,
-  listLateJobs as listJobsWithLate,
-  noteIfLate,
-  seeLate as see,
-} from '../late-work';
+import { listLateJobs as listJobsWithLate, noteIfLate, seeLate as see } from '../late-work';
 import { storeContentRow } from '../media/media';
 import { findAccount } from '../people/accounts';
 import { listHolding } from '../people/devices';
 import type { SignedIn } from '../people/sessions';
 import { type DeviceCaller, personOf } from '../security/caller';
 import { jobService, service, type ServiceCall } from './service';
-
-/** The late work of a job that nobody has seen yet, the latest first. */
-export const readLateWork = jobService('read', ({ db }, jobId) => listLate(db, jobId));
 
 /** Notes that somebody has seen the late work of a job. */
 export const seeLateWork = jobService('agree', ({ db, caller, nowMs }, jobId): void => {
@@ -103,10 +95,16 @@ async function takeChanges(
   for (const [runId, log] of logs) {
     const entries = log.flatMap(({ change }) => (change.what === 'entry' ? [change.entry] : []));
     const device = heldBy(key, signer(log[0]!.session));
-    await logEntries(db, jobId, runId, entries, now, device.person, (count) =>
+    const { outcomes } = await logEntries(db, jobId, runId, entries, now, device.person, (count) =>
       noteIfLate(db, jobId, device, { kind: 'entries', count, bytes: 0 }, now),
     );
+    // Nothing of it is decided then: it waits on, and is said to be another's.
+    if (outcomes.includes('conflict')) throw refuseConflict('entry');
   }
-  for (const { change } of changes)
-    if (change.what === 'media') storeContentRow(db, { jobId, id: change.mediaId }, change, now);
+  for (const { change, session } of changes) {
+    if (change.what !== 'media') continue;
+    const count = storeContentRow(db, { jobId, id: change.mediaId }, change, now) ? 1 : 0;
+    const device = heldBy(key, signer(session));
+    noteIfLate(db, jobId, device, { kind: 'media', count, bytes: change.bytes }, now);
+  }
 }

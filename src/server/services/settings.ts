@@ -36,11 +36,6 @@ export const mayUse = service('read', ({ db, caller }, right: Right) =>
   callerHasRight(db, caller, right, true),
 );
 
-/** Whether the caller has a right on everybody's. */
-export const mayUseForAll = service('read', ({ db, caller }, right: Right) =>
-  callerHasRight(db, caller, right, false),
-);
-
 /** How the backups stand, and where they go: `null` where somebody else makes them. */
 export const backupState = service('read', ({ nowMs, stores }) => {
   const folder = backupsFolder(dataFolder());
